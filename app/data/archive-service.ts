@@ -1,0 +1,61 @@
+import { Injectable, inject } from '@angular/core';
+import { TABLE_NAMES, type Records, type TableName } from '../../core/index';
+import { ArchiveWorker } from '../workers/archive-client';
+import { HOUSE_DB, type HouseDb } from './house-db';
+
+/** Everything out to one file, everything away, everything back. Packing happens in a worker. */
+@Injectable({ providedIn: 'root' })
+export class ArchiveService {
+  private readonly db = inject(HOUSE_DB);
+  private readonly worker = inject(ArchiveWorker);
+
+  async write(): Promise<Uint8Array> {
+    return this.worker.write(await readAllRecords(this.db), new Date().toISOString());
+  }
+
+  /** Reads a file without keeping anything. @throws Error with words for the person */
+  read(bytes: Uint8Array): Promise<Records> {
+    return this.worker.parse(bytes);
+  }
+
+  /** Adds an archive to what is here: facts by union, definitions by latest change. In one transaction. */
+  async merge(records: Records): Promise<{ readonly added: number; readonly differences: number }> {
+    const mine = await readAllRecords(this.db);
+    const merged = await this.worker.merge(mine, records);
+    const before = countRows(mine);
+    await replaceAll(this.db, merged.records);
+    return { added: countRows(merged.records) - before, differences: merged.differences };
+  }
+
+  async wipe(): Promise<void> {
+    await this.db.transaction('rw', [...TABLE_NAMES], () => Promise.all(TABLE_NAMES.map((name) => this.db.rows(name).clear())));
+  }
+
+  async fill(records: Records): Promise<void> {
+    await replaceAll(this.db, records);
+  }
+}
+
+export async function readAllRecords(db: HouseDb): Promise<Records> {
+  return db.transaction('r', [...TABLE_NAMES], async () => {
+    const rows = await Promise.all(TABLE_NAMES.map((name) => db.rows(name).toArray()));
+    return Object.fromEntries(TABLE_NAMES.map((name, i) => [name, rows[i]])) as unknown as Records;
+  });
+}
+
+async function replaceAll(db: HouseDb, records: Records): Promise<void> {
+  await db.transaction('rw', [...TABLE_NAMES], async () => {
+    for (const name of TABLE_NAMES) {
+      await putRows(db, name, records);
+    }
+  });
+}
+
+async function putRows<K extends TableName>(db: HouseDb, name: K, records: Records): Promise<void> {
+  await db.rows(name).clear();
+  await db.rows(name).bulkPut([...records[name]]);
+}
+
+function countRows(records: Records): number {
+  return TABLE_NAMES.reduce((sum, name) => sum + records[name].length, 0);
+}

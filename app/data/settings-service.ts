@@ -1,0 +1,58 @@
+import { Injectable, inject } from '@angular/core';
+import { CoreError, TABLES, type Records, type TableName } from '../../core/index';
+import { HOUSE_DB } from './house-db';
+import { Notices } from './notices';
+
+type DefinitionTable = Exclude<TableName, 'batches' | 'vessels' | 'cooks' | 'entries' | 'photos'>;
+
+/** Words for fields of definitions, where the schema's name is not a person's. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  altitudeM: 'Altitude (m)',
+  barometerKPa: 'Barometer (kPa)',
+  roomC: 'Room (°C)',
+  volumeL: 'Volume (l)',
+  ratedGaugeKPa: 'Rated pressure (kPa)',
+  netKW: 'Heat (kW)',
+  usualCount: 'How many',
+  name: 'Name',
+};
+
+/** Changes definitions in place. Each is parsed by its schema before it is kept. */
+@Injectable({ providedIn: 'root' })
+export class SettingsService {
+  private readonly db = inject(HOUSE_DB);
+  private readonly notices = inject(Notices);
+
+  /** @returns whether it was kept */
+  async keep<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
+    try {
+      const stamped = { ...row, updatedAt: new Date().toISOString() };
+      await this.db.rows(table).put(parse(table, stamped));
+      this.notices.clear();
+      return true;
+    } catch (error) {
+      this.notices.show({ text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.` });
+      return false;
+    }
+  }
+
+  /** Furnishes an empty house in one transaction. @throws CoreError */
+  async furnish(records: Records): Promise<void> {
+    const tables = Object.keys(records) as TableName[];
+    await this.db.transaction('rw', tables, async () => {
+      for (const table of tables) {
+        await this.db.rows(table).bulkPut([...records[table]] as never);
+      }
+    });
+  }
+}
+
+function parse<K extends DefinitionTable>(table: K, row: unknown): Records[K][number] {
+  const result = TABLES[table].safeParse(row);
+  if (result.success) {
+    return result.data as Records[K][number];
+  }
+  const issue = result.error.issues[0];
+  const path = issue?.path.map(String).join('.') ?? '';
+  throw new CoreError('out-of-range', path, undefined, issue?.message ?? '', `${FIELD_WORDS[path] ?? path}: ${issue?.message ?? 'cannot be kept'}.`);
+}

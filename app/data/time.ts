@@ -1,0 +1,25 @@
+import { DestroyRef, Injectable, inject, signal } from '@angular/core';
+
+const TICK_MS = 1000;
+
+/**
+ * The present, once a second and at once when the tab wakes. Clocks are drawn from instants in the store
+ * against this, so nothing counts while nobody looks.
+ */
+@Injectable({ providedIn: 'root' })
+export class Time {
+  private readonly current = signal(Date.now());
+  readonly now = this.current.asReadonly();
+
+  constructor() {
+    const tick = () => {
+      this.current.set(Date.now());
+    };
+    const timer = setInterval(tick, TICK_MS);
+    document.addEventListener('visibilitychange', tick);
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    });
+  }
+}

@@ -1,0 +1,131 @@
+import { format, isSameDay, isSameYear } from 'date-fns';
+import {
+  batchCode,
+  formatNumber,
+  hydrationSteps,
+  UNITS,
+  type Contaminant,
+  type CookStep,
+  type Entry,
+  type House,
+  type Household,
+  type VesselId,
+} from '../../core/index';
+
+/** Wording of what the records hold. Kitchen English, one place for each word. */
+export const CONTAMINANT_WORDS: Readonly<Record<Contaminant, { readonly letter: string; readonly word: string; readonly caution?: string }>> = {
+  greenMold: { letter: 'G', word: 'green mold' },
+  darkMold: { letter: 'D', word: 'dark powder mold' },
+  pinMold: { letter: 'P', word: 'pin mold' },
+  orangeMold: { letter: 'O', word: 'orange bread mold', caution: 'Never open it indoors.' },
+  cobweb: { letter: 'C', word: 'cobweb' },
+  wetRot: { letter: 'W', word: 'wet rot' },
+  yeast: { letter: 'Y', word: 'yeast' },
+  unsure: { letter: '?', word: 'not sure' },
+};
+
+export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
+  lidOn: 'Lid on',
+  steamSteady: 'Steam is steady',
+  weightOn: 'Weight on',
+  atPressure: 'At pressure',
+  pressureLost: 'Pressure was lost',
+  heatOff: 'Heat off',
+  open: 'Open',
+  boiledDry: 'It boiled dry',
+  stop: 'Stop this cook',
+};
+
+/** "13:48" today, "Thu 09:00" this week, "3 Nov" else. */
+export function shortTime(ms: number, nowMs: number): string {
+  if (isSameDay(ms, nowMs)) {
+    return format(ms, 'HH:mm');
+  }
+  return Math.abs(ms - nowMs) < 6 * 86_400_000 ? format(ms, 'EEE HH:mm') : format(ms, 'd MMM');
+}
+
+/** "Wed 25 Nov", with the year when it is another one. */
+export function dayWords(ms: number, nowMs: number): string {
+  return format(ms, isSameYear(ms, nowMs) ? 'EEE d MMM' : 'd MMM yyyy');
+}
+
+/** A likely range of days in as few words as it takes: "26 to 29 Nov", "28 Nov to 2 Dec". */
+export function rangeWords(fromMs: number, toMs: number): string {
+  if (isSameDay(fromMs, toMs)) {
+    return format(toMs, 'd MMM');
+  }
+  const sameMonth = format(fromMs, 'MMM yy') === format(toMs, 'MMM yy');
+  return `${format(fromMs, sameMonth ? 'd' : 'd MMM')} to ${format(toMs, 'd MMM')}`;
+}
+
+export function pressureWords(gaugeKPa: number, unit: Household['pressureUnit']): string {
+  const value = gaugeKPa / UNITS[unit].size;
+  return `${formatNumber(value, unit === 'bar' ? 2 : Math.abs(value - Math.round(value)) < 0.05 ? 0 : 1)} ${unit}`;
+}
+
+/** Codes as a person writes them: "G27-3", "G27-1 to 14", "8 of G28", "5 vessels". */
+export function vesselWords(ids: readonly VesselId[], house: House): string {
+  const views = ids.flatMap((id) => house.vesselById.get(id) ?? []);
+  const first = views[0];
+  if (first === undefined) {
+    return 'a vessel';
+  }
+  if (views.length === 1) {
+    return first.code;
+  }
+  const codes = [...new Set(views.map((v) => batchCode(v.batch)))];
+  return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
+}
+
+const HYDRATION_WORDS = new Map([...hydrationSteps('soak-simmer'), ...hydrationSteps('mix')].map((s) => [s.step, s.deed]));
+
+/** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
+export function entryWords(entry: Entry, house: House): string {
+  const code = 'batchId' in entry ? (house.batchById.get(entry.batchId)?.code ?? 'a batch') : '';
+  const vessels = 'vesselIds' in entry ? vesselWords(entry.vesselIds, house) : '';
+  const cook = 'cookId' in entry ? `cook ${house.cookById.get(entry.cookId)?.cook.number ?? ''}`.trim() : '';
+  switch (entry.kind) {
+    case 'batchMade': {
+      const batch = house.records.batches.find((b) => b.id === entry.batchId);
+      return `${batch ? batchCode(batch) : 'A batch'} made`;
+    }
+    case 'stepDone':
+      return `${code}: ${HYDRATION_WORDS.get(entry.step) ?? entry.step}`;
+    case 'tissueTested':
+      return `${code}: tissue ${{ dry: 'too dry', right: 'clean', wet: 'wet' }[entry.result]}`;
+    case 'weighed':
+      return `${code}: ${formatNumber(entry.massG)} g drained`;
+    case 'cookLoaded':
+      return `${cook} loaded`;
+    case 'cookStep':
+      return `${cook}: ${COOK_WORDS[entry.step]}${entry.carryOn === true ? ', carried on' : ''}`;
+    case 'coreRead':
+      return `${cook} read ${formatNumber(entry.celsius)} °C`;
+    case 'cautionRead':
+      return 'Caution read';
+    case 'inoculated':
+      return `${vessels} inoculated, ${formatNumber(entry.doseEach, entry.doseEach < 10 && !Number.isInteger(entry.doseEach) ? 1 : 0)} ${entry.doseUnit} each`;
+    case 'inspected': {
+      const seen = [
+        entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
+        entry.fraction === undefined ? '' : `${formatNumber(entry.fraction * 100)} %`,
+        entry.photoId === undefined ? '' : 'photo',
+      ].filter(Boolean);
+      return `${vessels}: ${seen.join(', ') || 'looked at'}`;
+    }
+    case 'shaken':
+      return `${vessels} shaken`;
+    case 'moved':
+      return `${vessels} to the ${entry.place}`;
+    case 'opened':
+      return `${vessels} opened`;
+    case 'pinned':
+      return `${vessels}: pins`;
+    case 'harvested':
+      return `${vessels} harvested, ${formatNumber(entry.massG)} g`;
+    case 'discarded':
+      return `${vessels} taken out`;
+    default:
+      return 'A correction';
+  }
+}

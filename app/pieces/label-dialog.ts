@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { format } from 'date-fns';
+import { labelContent, type BatchView } from '../../core/index';
+import { download } from '../data/download';
+import { HouseStore } from '../data/house-store';
+import { WHICH_HOUSE } from '../data/which-house';
+import { LABEL_SHEETS } from '../workers/label-sheets';
+import { LabelsWorker } from '../workers/labels-client';
+
+/** Labels for the vessels of a batch, as a PDF. Print them before the work, so that nothing leaves unnamed. */
+@Component({
+  selector: 'nw-label-dialog',
+  imports: [MatDialogContent, MatDialogTitle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Labels for {{ batch.code }}</h2>
+    <mat-dialog-content>
+      <label class="named"
+        >Paper
+        <select #paper class="field" (change)="sheetId.set(paper.value)">
+          @for (sheet of sheets; track sheet.id) {
+            <option [value]="sheet.id">{{ sheet.words }}</option>
+          }
+        </select>
+      </label>
+      <label class="check"><input type="checkbox" #hand (change)="byHand.set(hand.checked)" /> to write on by hand, without QR</label>
+      <p class="soft">{{ batch.vessels.length }} labels: code, species, date, source, formula and a QR that opens the vessel on this machine.</p>
+      @if (problem(); as words) {
+        <p class="error" role="alert">{{ words }}</p>
+      }
+      <button type="button" class="deed main" [disabled]="busy()" (click)="save()">{{ busy() ? 'Drawing …' : 'Save the PDF' }}</button>
+    </mat-dialog-content>
+  `,
+  styles: `
+    mat-dialog-content {
+      display: grid;
+      gap: 16px;
+    }
+    .check {
+      display: flex;
+      gap: 10px;
+      align-items: center;
+      min-height: 44px;
+    }
+    input {
+      width: 24px;
+      height: 24px;
+      accent-color: var(--rim);
+    }
+  `,
+})
+export class LabelDialog {
+  protected readonly batch = inject<BatchView>(MAT_DIALOG_DATA);
+  private readonly store = inject(HouseStore);
+  private readonly worker = inject(LabelsWorker);
+  private readonly which = inject(WHICH_HOUSE);
+  protected readonly sheets = LABEL_SHEETS;
+  protected readonly sheetId = signal(LABEL_SHEETS[0]!.id);
+  protected readonly byHand = signal(false);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+
+  protected async save(): Promise<void> {
+    this.busy.set(true);
+    this.problem.set('');
+    try {
+      const house = this.store.house();
+      const base = location.origin + (this.which.madeUp ? '/demo' : '');
+      const labels = this.batch.vessels.map((vessel) => {
+        const sources = vessel.state.sourceVesselIds.flatMap((id) => house?.vesselById.get(id) ?? []);
+        return labelContent(vessel, sources, { base, formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy') });
+      });
+      const sheet = LABEL_SHEETS.find((s) => s.id === this.sheetId()) ?? LABEL_SHEETS[0]!;
+      download(await this.worker.draw(labels, sheet, this.byHand()), `labels-${this.batch.code}.pdf`, 'application/pdf');
+    } catch (error) {
+      this.problem.set(`The labels could not be drawn: ${error instanceof Error ? error.message : String(error)}. Try again, or write them by hand.`);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

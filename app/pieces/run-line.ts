@@ -1,0 +1,137 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { RunLineModel } from '../data/run-line-model';
+
+/** What happened to a batch, what is expected, and now, on one line. */
+@Component({
+  selector: 'nw-run-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="track" role="img" [attr.aria-label]="model().words">
+      <span class="expected" [style.left.%]="to(nowMs())" [style.width.%]="to(lastMs()) - to(nowMs())"></span>
+      <span class="been" [style.left.%]="to(firstMs())" [style.width.%]="to(nowMs()) - to(firstMs())"></span>
+      @for (band of model().bands; track band.label) {
+        <span class="band" [class.due]="band.due" [style.left.%]="to(band.fromMs)" [style.width.%]="width(band.fromMs, band.toMs)"
+          >@if (labels() && inside(band.fromMs, band.toMs)) {<span class="text">{{ band.label }}</span>}</span
+        >
+        @if (labels() && !inside(band.fromMs, band.toMs)) {
+          <span class="text after" [class.rye]="band.due" [style.left.%]="to(band.toMs)">{{ band.label }}</span>
+        }
+      }
+      @for (dot of model().dots; track $index) {
+        <span class="dot" [class.open]="dot.atMs > nowMs()" [style.left.%]="to(dot.atMs)"></span>
+      }
+      @if (labels() && model().next; as next) {
+        <span class="text next" [class.rye]="next.due" [style.left.%]="to(next.afterMs)">{{ next.words }}</span>
+      }
+      @if (showNow()) {
+        <span class="now" [style.left.%]="to(nowMs())"></span>
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .track {
+      position: relative;
+      height: 24px;
+    }
+    .track > * {
+      position: absolute;
+    }
+    .been {
+      top: 11px;
+      height: 3px;
+      background: var(--rim);
+    }
+    .expected {
+      top: 11px;
+      height: 3px;
+      background: radial-gradient(circle 1.5px, var(--rim) 95%, transparent) 0 0 / 6px 3px repeat-x;
+    }
+    .band {
+      top: 1px;
+      height: 22px;
+      min-width: 12px;
+      border: 1px solid var(--edge);
+      border-radius: 11px;
+      background: var(--mist);
+    }
+    .band.due {
+      border: 2px solid var(--rye);
+      background: var(--rye-wash);
+    }
+    .text {
+      font-size: 15px;
+      line-height: 22px;
+      white-space: nowrap;
+    }
+    .band .text {
+      display: block;
+      text-align: center;
+    }
+    .after,
+    .next {
+      top: 1px;
+      margin-left: 8px;
+      padding: 0 6px;
+      background: var(--ware);
+    }
+    .next {
+      color: var(--soft);
+    }
+    .after.rye,
+    .next.rye {
+      font-weight: 700;
+      color: var(--rye-text);
+    }
+    .dot {
+      top: 7px;
+      width: 11px;
+      height: 11px;
+      margin-left: -5px;
+      border: 2.5px solid var(--rim);
+      border-radius: 50%;
+      background: var(--rim);
+    }
+    .dot.open {
+      background: var(--ware);
+    }
+    .now {
+      top: -2px;
+      width: 3px;
+      height: 28px;
+      margin-left: -1px;
+      background: var(--rye);
+    }
+  `,
+})
+export class RunLine {
+  readonly model = input.required<RunLineModel>();
+  readonly fromMs = input.required<number>();
+  readonly toMs = input.required<number>();
+  readonly nowMs = input.required<number>();
+  readonly labels = input(true);
+  readonly showNow = input(true);
+
+  /** A label needs about this share of a line inside its band. */
+  private static readonly ROOM_SHARE = 0.16;
+
+  protected readonly firstMs = computed(() => Math.min(this.nowMs(), ...this.model().dots.map((d) => d.atMs)));
+  protected readonly lastMs = computed(() => Math.max(this.nowMs(), ...this.model().bands.map((b) => b.fromMs), ...this.model().dots.map((d) => d.atMs)));
+
+
+  /** Place on the line in per cent, kept inside it. */
+  protected to(ms: number): number {
+    const share = (ms - this.fromMs()) / (this.toMs() - this.fromMs());
+    return Math.min(100, Math.max(0, share * 100));
+  }
+
+  protected width(fromMs: number, toMs: number): number {
+    return this.to(toMs) - this.to(fromMs);
+  }
+
+  protected inside(fromMs: number, toMs: number): boolean {
+    return this.width(fromMs, toMs) / 100 > RunLine.ROOM_SHARE;
+  }
+}

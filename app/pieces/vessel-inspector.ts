@@ -1,0 +1,174 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { format } from 'date-fns';
+import { Contaminant, expectedFraction, forecastVessel, formatNumber, lastFraction, type Photo, type Place, type VesselView } from '../../core/index';
+import { photoFrom } from '../data/photo';
+import { PhotoStore } from '../data/photo-store';
+import { Scribe } from '../data/scribe';
+import { Time } from '../data/time';
+import { CONTAMINANT_WORDS, rangeWords } from '../data/words';
+import { Keys } from '../shell/keys';
+import { Plaque } from './plaque';
+import { VesselGlyph } from './vessel-glyph';
+
+const DAY_MS = 86_400_000;
+const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
+
+/** One vessel, large: seven levels to press, or trouble to name. */
+@Component({
+  selector: 'nw-vessel-inspector',
+  imports: [MatIcon, Plaque, VesselGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './vessel-inspector.html',
+  styleUrl: './vessel-inspector.scss',
+})
+export class VesselInspector {
+  readonly vessel = input.required<VesselView>();
+  /** "4 of 53" during a walk; empty otherwise. */
+  readonly place = input('');
+  /** A look was saved; a walk moves on. */
+  readonly looked = output();
+  readonly closed = output();
+
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly photos = inject(PhotoStore);
+
+  protected readonly levels = LEVELS;
+  protected readonly kinds = Contaminant.options.map((kind) => ({ kind, ...CONTAMINANT_WORDS[kind] }));
+  protected readonly suspecting = signal(false);
+  protected readonly noteText = signal('');
+  protected readonly problem = signal('');
+  protected readonly pictures = signal<readonly string[]>([]);
+  private readonly photo = signal<Photo | undefined>(undefined);
+  protected readonly hasPhoto = computed(() => this.photo() !== undefined);
+
+  protected readonly fraction = computed(() => lastFraction(this.vessel()));
+  protected readonly day = computed(() => {
+    const at = this.vessel().state.inoculatedAt;
+    return at === undefined ? undefined : Math.floor((this.time.now() - Date.parse(at)) / DAY_MS);
+  });
+  protected readonly forecast = computed(() => forecastVessel(this.vessel()));
+  protected readonly expected = computed(() => {
+    const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
+    return forecast === undefined || at === undefined ? undefined : Math.round(expectedFraction(forecast, (this.time.now() - Date.parse(at)) / DAY_MS) * 100) / 100;
+  });
+  protected readonly fullWords = computed(() => {
+    const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
+    if (forecast === undefined || at === undefined || this.fraction() >= 0.95) {
+      return this.fraction() >= 0.95 ? 'run full' : '';
+    }
+    const start = Date.parse(at);
+    return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
+  });
+  protected readonly suspect = computed(() => {
+    const { suspect } = this.vessel().state;
+    return suspect && CONTAMINANT_WORDS[suspect];
+  });
+  protected readonly history = computed(() => {
+    const { state } = this.vessel();
+    const line = (at: string, words: string) => ({ at, words: `${format(Date.parse(at), 'd MMM')} ${words}` });
+    return [
+      ...(state.inoculatedAt === undefined ? [] : [line(state.inoculatedAt, 'inoculated')]),
+      ...state.marks.map((m) => line(m.at, `${formatNumber(m.fraction * 100)} %`)),
+      ...(state.shakenAt === undefined ? [] : [line(state.shakenAt, 'shaken')]),
+      ...(state.suspectAt === undefined ? [] : [line(state.suspectAt, this.suspect()?.word ?? 'suspect')]),
+      ...state.notes.map((n) => line(n.at, `“${n.text}”`)),
+    ].sort((a, b) => (a.at < b.at ? -1 : 1));
+  });
+  protected readonly isJar = computed(() => this.vessel().batch.stage === 'grain');
+
+  constructor() {
+    const id = computed(() => this.vessel().vessel.id);
+    effect((onCleanup) => {
+      const vesselId = id();
+      let addresses: readonly string[] = [];
+      let gone = false;
+      untracked(() => {
+        this.suspecting.set(false);
+        this.noteText.set('');
+        this.photo.set(undefined);
+        this.problem.set('');
+      });
+      void this.photos.addressesOf(vesselId).then((found) => {
+        addresses = found;
+        if (!gone) {
+          this.pictures.set(found);
+        }
+      });
+      onCleanup(() => {
+        gone = true;
+        this.pictures.set([]);
+        addresses.forEach((address) => {
+          URL.revokeObjectURL(address);
+        });
+      });
+    });
+    const digits = Array.from({ length: 10 }, (_, i) => ({
+      key: String(i),
+      words: i === 0 ? 'Opened vessel: 100 %' : `Opened vessel: ${i}0 %`,
+      act: () => void this.look(i === 0 ? 1 : i / 10),
+    }));
+    const remove = inject(Keys).add([...digits, { key: 'Escape', words: 'Close the opened vessel', act: () => this.closed.emit() }]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected percent(fraction: number): string {
+    return `${formatNumber(fraction * 100)} %`;
+  }
+
+  protected look(fraction: number): Promise<void> {
+    return this.save({ fraction });
+  }
+
+  protected suspectOf(kind: Contaminant): Promise<void> {
+    this.suspecting.set(false);
+    return this.save({ suspect: kind });
+  }
+
+  protected saveNote(): Promise<void> {
+    return this.save({});
+  }
+
+  protected async take(files: FileList | null): Promise<void> {
+    const file = files?.[0];
+    if (file === undefined) {
+      return;
+    }
+    try {
+      this.photo.set(await photoFrom(file, this.vessel().vessel.id));
+      this.problem.set('');
+    } catch (error) {
+      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+    }
+  }
+
+  protected shake(): void {
+    void this.scribe.say({ kind: 'shaken', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected move(place: Place): void {
+    void this.scribe.say({ kind: 'moved', vesselIds: [this.vessel().vessel.id], place });
+  }
+
+  protected async takeOut(): Promise<void> {
+    const reason = this.vessel().state.suspect === undefined ? 'other' : 'contaminated';
+    if (await this.scribe.say({ kind: 'discarded', vesselIds: [this.vessel().vessel.id], reason })) {
+      this.closed.emit();
+    }
+  }
+
+  private async save(seen: { fraction?: number; suspect?: Contaminant }): Promise<void> {
+    const photo = this.photo();
+    const note = this.noteText().trim() || undefined;
+    const saved = await this.scribe.say({ kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, note, photoId: photo?.id }, photo);
+    if (saved) {
+      this.noteText.set('');
+      this.photo.set(undefined);
+      if (photo !== undefined) {
+        this.pictures.set([...this.pictures(), URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime }))]);
+      }
+      this.looked.emit();
+    }
+  }
+}

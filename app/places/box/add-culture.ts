@@ -1,0 +1,100 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { CoreError, Line, parseNumber, requireWithin, type Isolate } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+
+/** A culture that comes into the house: what it is, in what, how much. */
+@Component({
+  selector: 'nw-add-culture',
+  imports: [MatDialogContent, MatDialogTitle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Add a culture</h2>
+    <mat-dialog-content>
+      <form (submit)="$event.preventDefault(); save()">
+        <label class="named"
+          >Species
+          <select #kind class="field" (change)="speciesId.set(kind.value)">
+            @for (species of species(); track species.id) {
+              <option [value]="species.id" [selected]="species.id === speciesId()">{{ species.name }} ({{ species.latin }})</option>
+            }
+          </select>
+        </label>
+        <label class="named"
+          >Isolate, as its keeper calls it
+          <input #isolate class="field" maxlength="80" autocomplete="off" [value]="isolateName()" (input)="isolateName.set(isolate.value)" />
+        </label>
+        <label class="named"
+          >In a
+          <select #vessel class="field" (change)="chooseVessel(vessel.value)">
+            @for (type of vessels(); track type.id) {
+              <option [value]="type.id">{{ type.name }}</option>
+            }
+          </select>
+        </label>
+        <label class="named"
+          >Millilitres in each
+          <input #volume class="field" inputmode="decimal" maxlength="12" autocomplete="off" [value]="volumeText()" (input)="volumeText.set(volume.value)" />
+        </label>
+        <p class="soft">Follow the law where you live: some species and spores are controlled in some places.</p>
+        @if (problem(); as words) {
+          <p class="error" role="alert">{{ words }}</p>
+        }
+        <button type="submit" class="deed main">It is in the house</button>
+      </form>
+    </mat-dialog-content>
+  `,
+  styles: `
+    form {
+      display: grid;
+      gap: 14px;
+    }
+  `,
+})
+export class AddCulture {
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly dialog = inject<MatDialogRef<AddCulture>>(MatDialogRef);
+  protected readonly species = computed(() => this.store.house()?.records.species ?? []);
+  protected readonly vessels = computed(() => (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.id.startsWith('culture-') && v.kind !== 'dish'));
+  protected readonly speciesId = signal('black-poplar');
+  protected readonly isolateName = signal('');
+  protected readonly vesselId = signal('culture-syringe');
+  protected readonly volumeText = signal('10');
+  protected readonly problem = signal('');
+
+  protected chooseVessel(id: string): void {
+    this.vesselId.set(id);
+    this.volumeText.set(id === 'culture-jar' ? '300' : '10');
+  }
+
+  protected async save(): Promise<void> {
+    try {
+      const vessel = this.vessels().find((v) => v.id === this.vesselId());
+      const name = Line.safeParse(this.isolateName());
+      if (!name.success || vessel === undefined) {
+        throw new CoreError('out-of-range', 'Isolate', this.isolateName(), '1 to 80 letters long');
+      }
+      const contentsMl = requireWithin(parseNumber(this.volumeText(), 'Millilitres'), { field: 'Millilitres', min: 0.5, max: vessel.capacityMl, unit: ' ml' });
+      if (await this.scribe.receiveCulture({ vessel, isolate: this.isolateNamed(name.data), contentsMl, count: 1 })) {
+        this.dialog.close();
+      }
+    } catch (error) {
+      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+    }
+  }
+
+  private isolateNamed(name: string): Isolate {
+    const known = this.store.house()?.records.isolates.find((i) => i.name === name && i.speciesId === this.speciesId());
+    return (
+      known ?? {
+        id: `i-${Date.now().toString(36)}`,
+        schemaVersion: 1,
+        updatedAt: new Date().toISOString(),
+        speciesId: this.speciesId(),
+        name,
+      }
+    );
+  }
+}

@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, HostListener, computed, inject, input, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { formatNumber, type VesselView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+import { Plaque } from '../../pieces/plaque';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+
+/** Keys that mean something else here; every other key or a foot pedal is Done. */
+const NOT_DONE = new Set(['Tab', 'Shift', 'Control', 'Alt', 'Meta', 'Escape', 'u', 'U', 'ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'PageUp', 'PageDown']);
+
+/** One vessel a screen, for gloved hands: one knuckle, one deed. */
+@Component({
+  selector: 'nw-box-work',
+  imports: [Plaque, RouterLink, VesselGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './box-work.html',
+  styleUrl: './box-work.scss',
+})
+export class BoxWork {
+  /** "G28:1.2.3": the batch and the numbers of its vessels in this sitting. */
+  readonly sitting = input.required<string>();
+  /** Codes of the sources, separated by commas. */
+  readonly source = input.required<string>();
+  readonly dose = input.required<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly router = inject(Router);
+  protected readonly busy = signal(false);
+  protected readonly askDropped = signal(false);
+
+  protected readonly batch = computed(() => this.store.house()?.batches.find((b) => b.code === this.sitting().split(':')[0]));
+  protected readonly targets = computed(() => {
+    const numbers = new Set((this.sitting().split(':')[1] ?? '').split('.').map(Number));
+    return this.batch()?.vessels.filter((v) => numbers.has(v.vessel.number)) ?? [];
+  });
+  protected readonly left = computed(() => this.targets().filter((v) => v.state.phase === 'sterile'));
+  protected readonly current = computed(() => this.left()[0]);
+  protected readonly place = computed(() => this.targets().length - this.left().length + 1);
+  protected readonly sources = computed(() => {
+    const codes = this.source().split(',');
+    return [...(this.store.house()?.vesselById.values() ?? [])].filter((v) => codes.includes(v.code));
+  });
+  protected readonly doseEach = computed(() => Number(this.dose()));
+  protected readonly unit = computed(() => this.sources()[0]?.leftUnit ?? 'ml');
+  protected readonly isSpawn = computed(() => this.unit() === 'g');
+  protected readonly sourceWords = computed(() => {
+    const first = this.sources()[0];
+    const left = this.sources().reduce((sum, s) => sum + s.left, 0);
+    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${formatNumber(left)} ${this.unit()} left`;
+  });
+  protected readonly inTheBox = computed(() => Math.min(this.left().length, 4));
+
+  @HostListener('document:keydown', ['$event'])
+  protected onKey(event: KeyboardEvent): void {
+    const dialogOpen = document.querySelector('mat-dialog-container') !== null;
+    if (event.defaultPrevented || dialogOpen || event.ctrlKey || event.metaKey || event.altKey) {
+      return;
+    }
+    if (event.key === 'Escape') {
+      this.leave();
+      return;
+    }
+    // Enter and space on a focused button press that button.
+    const onControl = event.target instanceof HTMLElement && event.target.closest('button, a') !== null;
+    if (!NOT_DONE.has(event.key) && !event.repeat && !(onControl && (event.key === 'Enter' || event.key === ' '))) {
+      event.preventDefault();
+      this.done(1);
+    }
+  }
+
+  protected done(times: 1 | 2): void {
+    void this.give(this.left().slice(0, 1), this.doseEach() * times);
+  }
+
+  protected doneAll(): void {
+    void this.give(this.left().slice(0, this.inTheBox()), this.doseEach());
+  }
+
+  protected async dropped(): Promise<void> {
+    const vessel = this.current();
+    if (vessel !== undefined) {
+      await this.scribe.say({ kind: 'discarded', vesselIds: [vessel.vessel.id], reason: 'dropped' });
+    }
+  }
+
+  protected undo(): void {
+    void this.scribe.undo();
+  }
+
+  protected leave(): void {
+    void this.router.navigate(['/box']);
+  }
+
+  protected number(value: number): string {
+    return formatNumber(value, Number.isInteger(value) ? 0 : 1);
+  }
+
+  private async give(vessels: readonly VesselView[], doseEach: number): Promise<void> {
+    if (vessels.length === 0 || this.busy()) {
+      return;
+    }
+    this.busy.set(true);
+    await this.scribe.say({
+      kind: 'inoculated',
+      vesselIds: vessels.map((v) => v.vessel.id),
+      sourceVesselIds: this.sources().map((s) => s.vessel.id),
+      doseEach,
+      doseUnit: this.unit(),
+      // The prompt that stood there was part of the deed.
+      flamed: this.isSpawn() ? undefined : true,
+    });
+    this.busy.set(false);
+  }
+}

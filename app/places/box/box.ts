@@ -1,0 +1,200 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { Router } from '@angular/router';
+import { CoreError, formatNumber, isOn, parseNumber, type BatchView, type VesselView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+import { Time } from '../../data/time';
+import { shortTime } from '../../data/words';
+import { BlankNumber } from '../../pieces/blank';
+import { Plaque } from '../../pieces/plaque';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { Keys } from '../../shell/keys';
+import { BoxWork } from './box-work';
+import { sourcesFor, usualDose, waitingBatches } from './box-sources';
+
+/** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
+const SETTLE_MINUTES = 10;
+
+/** What goes in, from what, how much, and the clean work itself. */
+@Component({
+  selector: 'nw-box',
+  imports: [BlankNumber, BoxWork, Plaque, VesselGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './box.html',
+  styleUrl: './box.scss',
+})
+export class Box {
+  readonly open = input<string>();
+  /** The sitting lives in the address, so a reload in mid-work loses nothing. */
+  readonly work = input<string>();
+  readonly source = input<string>();
+  readonly dose = input<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly dialog = inject(MatDialog);
+  private readonly router = inject(Router);
+
+  protected readonly waiting = computed(() => {
+    const house = this.store.house();
+    const now = this.time.now();
+    return house === undefined
+      ? []
+      : waitingBatches(house).map((w) => ({
+          ...w,
+          isOn: w.cook !== undefined && isOn(w.cook),
+          cool: w.coolMs <= now,
+          words: w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
+        }));
+  });
+  protected readonly chosenCode = signal<string | undefined>(undefined);
+  protected readonly chosen = computed(() => {
+    const wanted = this.chosenCode() ?? this.open()?.split('-')[0];
+    return this.waiting().find((w) => w.view.code === wanted) ?? this.waiting()[0];
+  });
+  protected readonly sources = computed(() => {
+    const [house, chosen] = [this.store.house(), this.chosen()];
+    return house && chosen ? sourcesFor(chosen.view, house) : [];
+  });
+  private readonly picked = signal<ReadonlySet<string> | undefined>(undefined);
+  protected readonly isSpawn = computed(() => this.chosen()?.view.batch.stage === 'bulk');
+  protected readonly pickedSources = computed(() => {
+    const picked = this.picked();
+    const sources = this.sources();
+    return picked === undefined ? sources.slice(0, 1) : sources.filter((s) => picked.has(s.code));
+  });
+  protected readonly count = signal(0);
+  protected readonly doseEach = signal(0);
+  protected readonly typed = signal<Readonly<Record<string, string>>>({});
+  protected readonly readingText = signal('');
+  protected readonly readingProblem = signal('');
+  protected readonly cultures = computed(() =>
+    (this.store.house()?.batches ?? []).filter((b) => b.batch.contentsMl !== undefined).flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1)),
+  );
+  protected readonly settle = computed(() => {
+    const read = this.store.house()?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === SETTLED);
+    const left = read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / 60_000;
+    return left !== undefined && left > -60 ? left : undefined;
+  });
+
+  protected readonly doseLimit = computed(() => this.pickedSources().reduce((sum, s) => sum + s.left, 0));
+  protected readonly problem = computed(() => {
+    const typed = Object.values(this.typed()).find(Boolean);
+    const chosen = this.chosen();
+    if (typed !== undefined || chosen === undefined) {
+      return typed ?? '';
+    }
+    const most = chosen.vessels.length;
+    if (!Number.isInteger(this.count()) || this.count() < 1 || this.count() > most) {
+      return `How many must be a whole number between 1 and ${most}. You typed ${this.count()}.`;
+    }
+    const limit = this.doseLimit() / this.count();
+    if (this.pickedSources().length > 0 && !(this.doseEach() > 0 && this.doseEach() <= limit + 1e-6)) {
+      const unit = this.isSpawn() ? 'g' : 'ml';
+      const codes = this.pickedSources().map((s) => s.code).join(', ');
+      return `Dose must be above 0 and at most ${formatNumber(Math.floor(limit * 10) / 10, 1)} ${unit}: ${codes} holds ${formatNumber(this.doseLimit())} ${unit} for ${this.count()}. You typed ${this.doseEach()} ${unit}.`;
+    }
+    return '';
+  });
+
+  constructor() {
+    // A newly chosen batch starts from the usual dose for all of its vessels.
+    const key = computed(() => this.chosen()?.view.code);
+    effect(() => {
+      key();
+      const chosen = untracked(this.chosen);
+      if (chosen !== undefined) {
+        this.count.set(chosen.vessels.length);
+        this.doseEach.set(usualDose(chosen.view));
+        this.picked.set(undefined);
+        this.typed.set({});
+      }
+    });
+    const remove = inject(Keys).add([
+      { key: 'p', words: 'Print labels', act: () => this.labels(this.chosen()?.view) },
+      { key: 'n', words: 'Add a culture', act: () => void this.addCulture() },
+    ]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected choose(code: string): void {
+    this.chosenCode.set(code);
+  }
+
+  protected pick(source: VesselView): void {
+    const many = this.isSpawn();
+    this.picked.update(() => {
+      const now = new Set(this.pickedSources().map((s) => s.code));
+      if (!many) {
+        return new Set([source.code]);
+      }
+      if (!now.delete(source.code)) {
+        now.add(source.code);
+      }
+      return now;
+    });
+  }
+
+  protected isPicked(source: VesselView): boolean {
+    return this.pickedSources().includes(source);
+  }
+
+  protected note(field: string, problem: string): void {
+    this.typed.update((all) => ({ ...all, [field]: problem }));
+  }
+
+  protected whole(value: number): string {
+    return formatNumber(value);
+  }
+
+  protected sourceWords(source: VesselView): string {
+    return `${source.species?.name ?? ''} ${source.isolate?.name ?? ''}, ${formatNumber(source.left)} ${source.leftUnit} left`;
+  }
+
+  protected async begin(): Promise<void> {
+    const chosen = this.chosen();
+    if (chosen === undefined || this.problem() !== '' || this.pickedSources().length === 0) {
+      return;
+    }
+    await this.scribe.say({ kind: 'cautionRead', caution: this.isSpawn() ? 'Clean work with spawn' : 'Clean work: alcohol, flame, needles' });
+    const targets = chosen.vessels.slice(0, this.count()).map((v) => v.vessel.number);
+    await this.router.navigate(['/box'], {
+      queryParams: { work: `${chosen.view.code}:${targets.join('.')}`, source: this.pickedSources().map((s) => s.code).join(','), dose: this.doseEach() },
+    });
+  }
+
+  protected startSettling(): void {
+    void this.scribe.say({ kind: 'cautionRead', caution: SETTLED });
+  }
+
+  protected labels(view: BatchView | undefined): void {
+    if (view !== undefined) {
+      void import('../../pieces/label-dialog').then(({ LabelDialog }) => this.dialog.open(LabelDialog, { data: view }));
+    }
+  }
+
+  protected async addCulture(): Promise<void> {
+    const { AddCulture } = await import('./add-culture');
+    this.dialog.open(AddCulture);
+  }
+
+  protected async read(): Promise<void> {
+    const cook = this.chosen()?.cook;
+    try {
+      const celsius = parseNumber(this.readingText(), 'Reading');
+      if (celsius < -20 || celsius > 150) {
+        throw new CoreError('out-of-range', 'Reading', celsius, 'between -20 and 150 °C');
+      }
+      this.readingProblem.set('');
+      if (cook !== undefined && (await this.scribe.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))) {
+        this.readingText.set('');
+      }
+    } catch (error) {
+      this.readingProblem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+    }
+  }
+}
+
+const SETTLED = 'Box stocked, air settling';

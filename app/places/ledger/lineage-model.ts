@@ -1,0 +1,99 @@
+import { ancestors, descendants, formatNumber, type BatchView, type House, type VesselView } from '../../../core/index';
+import { CONTAMINANT_WORDS } from '../../data/words';
+
+/** A batch in the picture, with the vessels that belong to this line of descent. */
+export interface LineageNode {
+  readonly view: BatchView;
+  readonly x: number;
+  readonly lane: number;
+  readonly vessels: readonly VesselView[];
+  readonly bad: number;
+  readonly words: string;
+  readonly gave: string;
+}
+
+export interface LineageEdge {
+  readonly from: LineageNode;
+  readonly to: LineageNode;
+  readonly bad: boolean;
+}
+
+export interface LineagePicture {
+  readonly nodes: readonly LineageNode[];
+  readonly edges: readonly LineageEdge[];
+  readonly lanes: number;
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+const NODE_WIDTH_SHARE = 0.16;
+
+/** Everything that a vessel came from and everything that came from it, as batches on a time axis. */
+export function lineagePicture(start: VesselView, house: House): LineagePicture {
+  const ids = new Set([...ancestors(house.lineage, start.vessel.id), ...descendants(house.lineage, start.vessel.id)]);
+  const views = house.batches.filter((b) => b.vessels.some((v) => ids.has(v.vessel.id)));
+  const times = views.map(timeOf);
+  const fromMs = Math.min(...times);
+  const toMs = Math.max(...times, fromMs + 86_400_000);
+  const lanesEnd: number[] = [];
+  const nodes = [...views]
+    .sort((a, b) => timeOf(a) - timeOf(b))
+    .map((view): LineageNode => {
+      const x = (timeOf(view) - fromMs) / (toMs - fromMs);
+      let lane = lanesEnd.findIndex((end) => end < x);
+      lane = lane < 0 ? lanesEnd.length : lane;
+      lanesEnd[lane] = x + NODE_WIDTH_SHARE;
+      const vessels = view.vessels.filter((v) => ids.has(v.vessel.id));
+      const bad = vessels.filter((v) => v.state.suspect !== undefined).length;
+      return { view, x, lane, vessels, bad, words: nodeWords(view, vessels, bad), gave: gaveWords(vessels) };
+    });
+  return { nodes, edges: edgesOf(nodes, house), lanes: lanesEnd.length, fromMs, toMs };
+}
+
+function timeOf(view: BatchView): number {
+  return view.inoculatedAtMs ?? view.madeAtMs;
+}
+
+function nodeWords(view: BatchView, vessels: readonly VesselView[], bad: number): string {
+  const { name, plural } = view.batch.vessel;
+  const count = `${vessels.length} ${vessels.length === 1 ? name : plural}`;
+  return bad > 0 ? `${count}, ${bad} bad` : count;
+}
+
+function gaveWords(vessels: readonly VesselView[]): string {
+  const grams = vessels.reduce((sum, v) => sum + v.state.harvests.reduce((s, h) => s + h.massG, 0), 0);
+  return grams === 0 ? '' : `${formatNumber(grams / 1000, 2)} kg`;
+}
+
+function edgesOf(nodes: readonly LineageNode[], house: House): LineageEdge[] {
+  const nodeOf = new Map(nodes.flatMap((node) => node.vessels.map((v) => [v.vessel.id, node] as const)));
+  const edges = new Map<string, LineageEdge>();
+  for (const to of nodes) {
+    for (const vessel of to.vessels) {
+      for (const sourceId of house.lineage.sourcesOf.get(vessel.vessel.id) ?? []) {
+        const from = nodeOf.get(sourceId);
+        if (from !== undefined) {
+          const key = `${from.view.code}>${to.view.code}`;
+          edges.set(key, { from, to, bad: (edges.get(key)?.bad ?? false) || vessel.state.suspect !== undefined });
+        }
+      }
+    }
+  }
+  return [...edges.values()];
+}
+
+/** The way back from a vessel to its culture, nearest first, in words. */
+export function wayBack(start: VesselView, house: House): readonly { readonly view: VesselView; readonly words: string }[] {
+  return ancestors(house.lineage, start.vessel.id).flatMap((id) => {
+    const view = house.vesselById.get(id);
+    return view === undefined ? [] : [{ view, words: wordsFor(view) }];
+  });
+}
+
+function wordsFor(view: VesselView): string {
+  const { state, batch } = view;
+  const what = batch.formula?.name ?? batch.vessel.name;
+  const dose = state.doseEach === undefined ? '' : `, given ${formatNumber(state.doseEach)} ${state.doseUnit}`;
+  const trouble = state.suspect === undefined ? '' : `, ${CONTAMINANT_WORDS[state.suspect].word}`;
+  return `${what}${dose}${trouble}`;
+}

@@ -1,0 +1,115 @@
+import { CONTAMINANT_WORDS, rangeWords } from '../../data/words';
+import { SHAKE_AT, expectedFraction, forecastVessel, lastFraction, type BatchView, type House, type Place, type VesselView } from '../../../core/index';
+import { runLineOf, type RunLineModel } from '../../data/run-line-model';
+
+const DAY_MS = 86_400_000;
+const PLANK = 14;
+const NEARLY_USED = 0.05;
+
+export interface ShelfJar {
+  readonly view: VesselView;
+  readonly number: number;
+  readonly fraction: number;
+  readonly letter: string;
+  readonly word: string;
+  readonly label: string;
+}
+
+export interface Plank {
+  readonly name: string;
+  readonly word: string;
+  readonly tone: 'plain' | 'due' | 'trouble';
+  readonly jars: readonly ShelfJar[];
+}
+
+export interface ShelfBatch {
+  readonly view: BatchView;
+  readonly details: string;
+  readonly full: string;
+  readonly line: RunLineModel;
+  readonly lineFromMs: number;
+  readonly lineToMs: number;
+  readonly planks: readonly Plank[];
+  readonly remark: string;
+  readonly toShake: readonly VesselView[];
+  readonly bad: readonly VesselView[];
+}
+
+/** Vessels of grain that stand at a place, by batch, newest first; trouble and work picked out. */
+export function shelfBatches(house: House, place: Place, nowMs: number): readonly ShelfBatch[] {
+  const shown = house.batches.flatMap((view) => {
+    const vessels = view.vessels.filter((v) => stands(v) && (v.state.place ?? 'shelf') === place);
+    return view.batch.stage !== 'grain' || vessels.length === 0 ? [] : [shelfBatch(view, vessels, house, nowMs)];
+  });
+  return shown.reverse();
+}
+
+export function stands(view: VesselView): boolean {
+  const whole = view.batch.plan?.vesselWetG ?? 0;
+  return view.state.phase === 'running' && view.batch.plan !== undefined && view.left > whole * NEARLY_USED;
+}
+
+function shelfBatch(view: BatchView, vessels: readonly VesselView[], house: House, nowMs: number): ShelfBatch {
+  const start = view.inoculatedAtMs ?? nowMs;
+  const day = (nowMs - start) / DAY_MS;
+  const sound = vessels.filter((v) => v.state.suspect === undefined);
+  const expected = view.forecast === undefined ? 0 : expectedFraction(view.forecast, day);
+  const nearThird = expected >= SHAKE_AT - 0.05 && expected < 0.9;
+  const toShake = nearThird ? sound.filter((v) => v.state.shakenAt === undefined) : [];
+  const grain = view.batch.formula?.parts[0]?.material.name.split(',')[0]?.toLowerCase() ?? 'grain';
+  const full = sound.length > 0 && sound.every((v) => lastFraction(v) >= 0.95);
+  return {
+    view,
+    details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, day ${Math.floor(day)}`,
+    full: full || view.forecast === undefined ? (full ? 'run full' : '') : `full ${rangeWords(start + view.forecast.low * DAY_MS, start + view.forecast.high * DAY_MS)}`,
+    line: runLineOf(view, house, nowMs),
+    lineFromMs: view.madeAtMs - DAY_MS,
+    lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
+    planks: planksOf(vessels, house, toShake),
+    remark: remarkOf(sound),
+    toShake,
+    bad: vessels.filter((v) => v.state.suspect !== undefined),
+  };
+}
+
+function planksOf(vessels: readonly VesselView[], house: House, toShake: readonly VesselView[]): Plank[] {
+  const cooks = [...new Set(vessels.map((v) => v.state.cookId))];
+  return cooks.flatMap((cookId) => {
+    const jars = vessels.filter((v) => v.state.cookId === cookId);
+    const name = cookId === undefined ? '' : `Cook ${house.cookById.get(cookId)?.cook.number ?? ''}`;
+    const bad = jars.filter((j) => j.state.suspect !== undefined).length;
+    const due = jars.some((j) => toShake.includes(j));
+    const word = bad > 0 ? `${bad} bad` : due ? 'shake' : '';
+    const tone = bad > 0 ? 'trouble' : due ? 'due' : 'plain';
+    const rows: Plank[] = [];
+    for (let i = 0; i < jars.length; i += PLANK) {
+      rows.push({ name: i === 0 ? name : '', word: i === 0 ? word : '', tone, jars: jars.slice(i, i + PLANK).map(shelfJar) });
+    }
+    return rows;
+  });
+}
+
+function shelfJar(view: VesselView): ShelfJar {
+  const suspect = view.state.suspect === undefined ? undefined : CONTAMINANT_WORDS[view.state.suspect];
+  const fraction = lastFraction(view);
+  const percent = `${Math.round(fraction * 100)} %`;
+  const shaken = view.state.shakenAt === undefined ? '' : ', shaken';
+  return {
+    view,
+    number: view.vessel.number,
+    fraction,
+    letter: suspect?.letter ?? '',
+    word: suspect?.word ?? (forecastVessel(view)?.stalled === true ? 'slow' : ''),
+    label: `${view.code}, ${suspect?.word ?? percent}${shaken}`,
+  };
+}
+
+function remarkOf(sound: readonly VesselView[]): string {
+  const stalled = sound.filter((v) => forecastVessel(v)?.stalled === true);
+  const full = sound.filter((v) => lastFraction(v) >= 0.95).length;
+  const words = [
+    full > 0 && full < sound.length ? `${full} run to the glass.` : '',
+    stalled.length > 0 ? `${stalled.map((v) => v.code).join(', ')} gained nothing in 4 days.` : '',
+  ];
+  return words.filter(Boolean).join(' ');
+}

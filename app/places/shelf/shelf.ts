@@ -1,0 +1,157 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, signal } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { Router, RouterLink } from '@angular/router';
+import { expectedFraction, forecastVessel, lastFraction, type Place, type VesselId, type VesselView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+import { Time } from '../../data/time';
+import { Plaque } from '../../pieces/plaque';
+import { RunLine } from '../../pieces/run-line';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { VesselInspector } from '../../pieces/vessel-inspector';
+import { CONTAMINANT_WORDS } from '../../data/words';
+import { Keys } from '../../shell/keys';
+import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
+
+const DAY_MS = 86_400_000;
+const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
+  { place: 'shelf', name: 'Shelf' },
+  { place: 'fridge', name: 'Fridge' },
+  { place: 'counter', name: 'Counter' },
+];
+
+/** Every jar that runs or is kept, as it stands; one press opens it. */
+@Component({
+  selector: 'nw-shelf',
+  imports: [Plaque, RouterLink, RunLine, VesselGlyph, VesselInspector],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './shelf.html',
+  styleUrl: './shelf.scss',
+})
+export class Shelf {
+  readonly open = input<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+
+  protected readonly place = signal<Place>('shelf');
+  protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
+  private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly nowMs = this.minute;
+  protected readonly standing = computed(() => [...(this.store.house()?.vesselById.values() ?? [])].filter((v) => v.batch.stage === 'grain' && stands(v)));
+  protected readonly tabs = computed(() =>
+    PLACES.map((p) => ({ ...p, count: this.standing().filter((v) => (v.state.place ?? 'shelf') === p.place).length })).filter((p) => p.count > 0 || p.place === 'shelf'),
+  );
+  protected readonly batches = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? [] : shelfBatches(house, this.place(), this.minute());
+  });
+  protected readonly opened = computed(() => {
+    const walking = this.walk()?.[0];
+    const house = this.store.house();
+    if (walking !== undefined) {
+      return house?.vesselById.get(walking);
+    }
+    return [...(house?.vesselById.values() ?? [])].find((v) => v.code === this.open());
+  });
+  protected readonly walkable = computed(() => this.batches().flatMap((b) => b.planks.flatMap((p) => p.jars.filter((j) => j.letter === '').map((j) => j.view))));
+  private walkLength = 0;
+  protected readonly walkPlace = computed(() => {
+    const walk = this.walk();
+    return walk === undefined ? '' : `${this.walkLength - walk.length + 1} of ${this.walkLength}`;
+  });
+  protected readonly shakeCards = computed(() => this.batches().filter((b) => b.toShake.length > 0));
+  protected readonly badCards = computed(() => this.batches().filter((b) => b.bad.length > 0));
+  protected readonly letters = computed(() => {
+    const kinds = new Set(this.badCards().flatMap((b) => b.bad.flatMap((v) => v.state.suspect ?? [])));
+    return [...kinds].map((kind) => CONTAMINANT_WORDS[kind]);
+  });
+
+  constructor() {
+    const remove = inject(Keys).add([
+      { key: 'i', words: 'Inspect: walk the shelf', act: () => this.startWalk() },
+      { key: 'p', words: 'Print labels of the opened batch', act: () => void this.labels() },
+    ]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected openJar(view: VesselView): void {
+    void this.router.navigate([], { queryParams: { open: view.code } });
+  }
+
+  protected close(): void {
+    const code = this.opened()?.code;
+    this.walk.set(undefined);
+    void this.router.navigate([], { queryParams: {} }).then(() => document.querySelector<HTMLElement>(`[data-code="${CSS.escape(code ?? '')}"]`)?.focus());
+  }
+
+  protected startWalk(): void {
+    const ids = this.walkable().map((v) => v.vessel.id);
+    this.walkLength = ids.length;
+    if (ids.length > 0) {
+      this.walk.set(ids);
+    }
+  }
+
+  protected next(): void {
+    const walk = this.walk();
+    if (walk !== undefined) {
+      this.walk.set(walk.length > 1 ? walk.slice(1) : undefined);
+    }
+  }
+
+  protected restAsForecast(): void {
+    const rest = this.walk() ?? [];
+    this.walk.set(undefined);
+    void this.noteAll(rest);
+  }
+
+  protected shakeAll(batch: ShelfBatch): void {
+    void this.scribe.say({ kind: 'shaken', vesselIds: batch.toShake.map((v) => v.vessel.id) });
+  }
+
+  protected takeOut(batch: ShelfBatch): void {
+    void this.scribe.say({ kind: 'discarded', vesselIds: batch.bad.map((v) => v.vessel.id), reason: 'contaminated' });
+  }
+
+  protected badWords(batch: ShelfBatch): string {
+    const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map((k) => CONTAMINANT_WORDS[k].word);
+    return `${batch.bad.length} ${batch.bad.length === 1 ? batch.view.batch.vessel.name : batch.view.batch.vessel.plural} of ${kinds.join(' and ')}`;
+  }
+
+  /** Where the bad ones come from, as far as counting goes; causes are for the Ledger. */
+  protected badFrom(batch: ShelfBatch): string {
+    const cooks = [...new Set(batch.bad.map((v) => v.state.cookId))];
+    const first = cooks[0] === undefined ? undefined : this.store.house()?.cookById.get(cooks[0]);
+    if (cooks.length !== 1 || first === undefined) {
+      return 'From more than one cook.';
+    }
+    const others = batch.planks.flatMap((p) => p.jars).filter((j) => j.view.state.cookId !== cooks[0]).length;
+    const vented = first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
+    return `All from cook ${first.cook.number}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
+  }
+
+  private async noteAll(ids: readonly VesselId[]): Promise<void> {
+    const house = this.store.house();
+    for (const id of ids) {
+      const view = house?.vesselById.get(id);
+      const forecast = view && forecastVessel(view);
+      if (view !== undefined && forecast !== undefined) {
+        const day = (this.time.now() - Date.parse(view.state.inoculatedAt ?? '')) / DAY_MS;
+        const fraction = Math.max(lastFraction(view), Math.round(expectedFraction(forecast, day) * 100) / 100);
+        await this.scribe.say({ kind: 'inspected', vesselIds: [id], fraction });
+      }
+    }
+  }
+
+  private async labels(): Promise<void> {
+    const view = this.batches().find((b) => b.view.code === this.opened()?.code.split('-')[0]) ?? this.batches()[0];
+    if (view !== undefined) {
+      const { LabelDialog } = await import('../../pieces/label-dialog');
+      this.dialog.open(LabelDialog, { data: view.view });
+    }
+  }
+}

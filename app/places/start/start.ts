@@ -1,0 +1,172 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import {
+  CoreError,
+  atmosphericPressure,
+  convert,
+  decimalsOf,
+  defaultHousehold,
+  formatNumber,
+  planCook,
+  resolveFormula,
+  scaleFormula,
+  shippedDefinitions,
+  type Appliance,
+  type Household,
+  type Records,
+} from '../../../core/index';
+import { SettingsService } from '../../data/settings-service';
+import { pressureWords } from '../../data/words';
+import { BlankChoice, BlankNumber } from '../../pieces/blank';
+import { CannerDrawing } from '../../pieces/canner-drawing';
+import { Emblem } from '../../pieces/emblem';
+
+const SPARE = 0.05;
+const FIRST_FORMULA = 'wheat-spawn';
+const STEPS = ['0.1', '1', '5'] as const;
+
+/** Four things that the numbers need, each with a default, and the plan that they give at once. */
+@Component({
+  selector: 'nw-start',
+  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './start.html',
+  styleUrl: './start.scss',
+})
+export class Start {
+  private readonly settings = inject(SettingsService);
+  private readonly router = inject(Router);
+  private readonly shipped = shippedDefinitions(new Date().toISOString());
+
+  protected readonly altitudeM = signal(0);
+  protected readonly byBarometer = signal(false);
+  protected readonly barometerHPa = signal(1013);
+  protected readonly cookerId = signal('canner');
+  protected readonly volumeL = signal(25);
+  protected readonly ratedPsi = signal(15);
+  protected readonly heat = signal<string>('gas');
+  protected readonly count = signal(8);
+  protected readonly vesselId = signal('quart-jar');
+  protected readonly massUnit = signal<string>('g');
+  protected readonly step = signal<string>('1');
+  protected readonly typed = signal<Readonly<Record<string, string>>>({});
+  protected readonly failed = signal('');
+
+  protected readonly cookers = [
+    { value: 'canner', words: 'stove-top canner' },
+    { value: 'multi-cooker', words: 'electric multi-cooker' },
+  ];
+  protected readonly heats = [
+    { value: 'gas', words: 'gas' },
+    { value: 'electric', words: 'electric' },
+    { value: 'induction', words: 'induction' },
+  ];
+  protected readonly vessels = this.shipped.vesselTypes.filter((v) => v.kind === 'jar').map((v) => ({ value: v.id, words: v.plural }));
+  protected readonly massUnits = [
+    { value: 'g', words: 'grams' },
+    { value: 'oz', words: 'ounces' },
+  ];
+  protected readonly steps = STEPS.map((value) => ({ value, words: `${value} g` }));
+
+  private readonly household = computed<Household>(() => ({
+    ...defaultHousehold(new Date().toISOString()),
+    altitudeM: this.altitudeM(),
+    barometerKPa: this.byBarometer() ? this.barometerHPa() / 10 : undefined,
+    massUnit: this.massUnit() === 'oz' ? 'oz' : 'g',
+    scaleStepG: this.step() === '0.1' ? 0.1 : this.step() === '5' ? 5 : 1,
+    usualVesselTypeId: this.vesselId(),
+    usualCount: this.count(),
+  }));
+  private readonly appliances = computed<readonly Appliance[]>(() =>
+    this.shipped.appliances.map((a) => ({
+      ...a,
+      inUse: a.id === this.cookerId(),
+      ...(a.id === this.cookerId()
+        ? { volumeL: this.volumeL(), ratedGaugeKPa: convert(this.ratedPsi(), 'psi', 'kPa'), heat: this.heat() as Appliance['heat'] }
+        : {}),
+    })),
+  );
+
+  /** The plan as it follows from what stands there, or what is wrong with it. */
+  private readonly answer = computed(() => {
+    try {
+      const house = this.household();
+      const appliance = this.appliances().find((a) => a.inUse)!;
+      checkRanges(house, appliance);
+      const formula = resolveFormula(this.shipped.formulas.find((f) => f.id === FIRST_FORMULA)!, this.shipped.materials);
+      const vessel = this.shipped.vesselTypes.find((v) => v.id === house.usualVesselTypeId)!;
+      const scaled = scaleFormula(formula, { vessel, count: house.usualCount, spare: SPARE, scaleStepG: house.scaleStepG });
+      const cook = planCook({ appliance, house, vessel, count: house.usualCount, vesselWetG: scaled.vesselWetG });
+      return { scaled, cook };
+    } catch (error) {
+      return { problem: error instanceof CoreError ? error.message : String(error) };
+    }
+  });
+  protected readonly problem = computed(() => Object.values(this.typed()).find(Boolean) ?? this.answer().problem ?? '');
+  private lastGood: { scaled: ReturnType<typeof scaleFormula>; cook: ReturnType<typeof planCook> } | undefined;
+  protected readonly plan = computed(() => {
+    const answer = this.answer();
+    if (answer.scaled !== undefined) {
+      this.lastGood = answer;
+    }
+    return this.lastGood;
+  });
+  protected readonly atmosphere = computed(() => {
+    try {
+      return formatNumber(atmosphericPressure(this.altitudeM()) * 10);
+    } catch {
+      return '?';
+    }
+  });
+
+  protected note(field: string, problem: string): void {
+    this.typed.update((all) => ({ ...all, [field]: problem }));
+  }
+
+  protected chooseCooker(id: string): void {
+    const appliance = this.shipped.appliances.find((a) => a.id === id);
+    if (appliance !== undefined) {
+      this.cookerId.set(id);
+      this.volumeL.set(appliance.volumeL);
+      this.ratedPsi.set(Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10);
+      this.heat.set(appliance.heat);
+    }
+  }
+
+  protected grams(value: number): string {
+    return formatNumber(value, decimalsOf(this.household().scaleStepG));
+  }
+
+  protected one(value: number): string {
+    return formatNumber(value, 1);
+  }
+
+  protected pressure(kPa: number): string {
+    return pressureWords(kPa, 'psi');
+  }
+
+  protected async keep(): Promise<void> {
+    if (this.problem() !== '') {
+      return;
+    }
+    try {
+      const records: Records = { ...this.shipped, appliances: this.appliances(), household: [this.household()] };
+      await this.settings.furnish(records);
+      await this.router.navigateByUrl('/desk');
+    } catch (error) {
+      this.failed.set(`Not saved: ${error instanceof Error ? error.message : String(error)}. What you typed is kept on screen.`);
+    }
+  }
+}
+
+function checkRanges(house: Household, appliance: Appliance): void {
+  const within = (field: string, value: number, min: number, max: number, unit: string) => {
+    if (!(value >= min && value <= max)) {
+      throw new CoreError('out-of-range', field, value, `between ${min} and ${max} ${unit}`);
+    }
+  };
+  within('Altitude', house.altitudeM, -430, 5100, 'm');
+  within('Barometer', (house.barometerKPa ?? 100) * 10, 500, 1100, 'hPa');
+  within('Volume', appliance.volumeL, 2, 200, 'litres');
+  within('Pressure', Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10, 1.5, 36, 'psi');
+}

@@ -1,0 +1,140 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, signal } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { chamberProfile, f0, formatNumber, heldMs, profileUntil, waterLostMl, type CookStep, type CookView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+import { Time } from '../../data/time';
+import { COOK_WORDS, pressureWords, shortTime } from '../../data/words';
+import { ClockFace } from '../../pieces/clock-face';
+import { CookCurve } from '../../pieces/cook-curve';
+import { Plaque } from '../../pieces/plaque';
+import { Keys } from '../../shell/keys';
+import { cookClock } from './cook-clock';
+
+const MINUTE_MS = 60_000;
+
+/** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
+@Component({
+  selector: 'nw-cook-screen',
+  imports: [ClockFace, CookCurve, MatIcon, Plaque],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cook-screen.html',
+  styleUrl: './cook-screen.scss',
+})
+export class CookScreen {
+  readonly view = input.required<CookView>();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly dialog = inject(MatDialog);
+
+  protected readonly askingHow = signal(false);
+  protected readonly phone = matchMedia('(max-width: 820px)').matches;
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / 10_000) * 10_000);
+  protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
+  protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
+  protected readonly codes = computed(() => this.view().batches.flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []));
+  protected readonly load = computed(() => {
+    const house = this.store.house();
+    const first = house?.vesselById.get(this.view().vesselIds[0]!);
+    const n = this.view().vesselIds.length;
+    return first === undefined ? '' : `${n} ${n === 1 ? first.batch.vessel.name : first.batch.vessel.plural}`;
+  });
+  protected readonly pressure = computed(() => pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'));
+  protected readonly deedWords = computed(() => {
+    const { step, dueMs, next } = this.clock();
+    return step === undefined ? next : dueMs !== undefined && !this.due() ? `due ${shortTime(dueMs, this.time.now())}, press when you do it` : 'press when it is so';
+  });
+  protected readonly headline = computed(() => {
+    const { phase } = this.view().state;
+    const { dueMs } = this.clock();
+    const time = dueMs === undefined ? '' : shortTime(dueMs, this.time.now());
+    switch (phase) {
+      case 'heating':
+        return { main: 'Wait for a full plume', then: 'Steam must rush out without a break before its minutes count.' };
+      case 'venting':
+        return { main: `Weight on at ${time}`, then: 'The steam drives the air out. Air left in keeps it cooler at the same pressure.' };
+      case 'comingUp':
+        return { main: 'Press when it is at pressure', then: `The clock starts at ${this.pressure()}, not before.` };
+      case 'holding':
+        return { main: `Heat off at ${time}`, then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.` };
+      case 'lost':
+        return { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
+      case 'cooling':
+        return { main: `Open at ${time}`, then: 'Let the pressure fall by itself. Lid away from the face. Liquids can still erupt.' };
+      default:
+        return { main: '', then: '' };
+    }
+  });
+  protected readonly heat = computed(() => {
+    const { points, nowMinutes } = chamberProfile(this.view().cook, this.view().steps, this.nowMs());
+    return { soFar: f0(profileUntil(points, nowMinutes)), atEnd: f0(points) };
+  });
+  protected readonly since = computed(() => {
+    const last = this.view().steps[this.view().steps.length - 1];
+    return last && { words: COOK_WORDS[last.step], time: shortTime(Date.parse(last.at), this.time.now()) };
+  });
+  /** Water that should be left, by the plan's own loss. */
+  protected readonly water = computed(() => {
+    const { cook, state } = this.view();
+    const vented = state.ventedMs === undefined ? 0 : Math.min(cook.ventMinutes, (this.time.now() - state.ventedMs) / MINUTE_MS);
+    const held = heldMs(state, this.time.now()) / MINUTE_MS;
+    return { leftMl: Math.max(0, cook.waterMl - waterLostMl(vented, held)), startMl: cook.waterMl };
+  });
+  protected readonly carryOnMinutes = computed(() => {
+    const { cook, state } = this.view();
+    return Math.max(0, Math.ceil(cook.holdMinutes - state.heldBeforeMs / MINUTE_MS));
+  });
+  protected readonly coolWords = computed(() => {
+    const ms = this.view().coreCoolMs;
+    return ms === undefined ? '' : shortTime(ms, this.time.now());
+  });
+
+  constructor() {
+    const remove = inject(Keys).add([
+      { key: 'm', words: 'The next step of the cook', act: () => this.deed() },
+      { key: '.', words: 'At pressure, or pressure was lost', act: () => this.startOrHold() },
+    ]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected deed(): void {
+    const { step } = this.clock();
+    if (step !== undefined) {
+      this.say(step);
+    } else if (this.view().state.phase === 'lost') {
+      this.askingHow.set(true);
+    }
+  }
+
+  protected say(step: CookStep, carryOn?: boolean): void {
+    this.askingHow.set(false);
+    void this.scribe.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
+  }
+
+  protected whole(value: number): string {
+    return formatNumber(value);
+  }
+
+  protected one(value: number): string {
+    return formatNumber(value, 1);
+  }
+
+  protected async correct(): Promise<void> {
+    const { Correct } = await import('../../shell/correct');
+    this.dialog.open(Correct);
+  }
+
+  private startOrHold(): void {
+    const { phase } = this.view().state;
+    if (phase === 'comingUp') {
+      this.say('atPressure');
+    } else if (phase === 'holding') {
+      this.say('pressureLost');
+    } else if (phase === 'lost') {
+      this.askingHow.set(true);
+    }
+  }
+}

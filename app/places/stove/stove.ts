@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
+import { dueItems, hydrationSteps, isOn, type BatchView, type CookView, type House } from '../../../core/index';
+import { Chime } from '../../data/chime';
+import { HouseStore } from '../../data/house-store';
+import { Time } from '../../data/time';
+import { Wake } from '../../data/wake';
+import { shortTime } from '../../data/words';
+import { Plaque } from '../../pieces/plaque';
+import { CookScreen } from './cook-screen';
+import { cookClock } from './cook-clock';
+import { HydrationScreen } from './hydration-screen';
+import { hydrationClock } from './hydration-clock';
+import { LoadCook } from './load-cook';
+import { VERDICTS } from './verdicts';
+
+type Task = { readonly key: string; readonly cook: CookView } | { readonly key: string; readonly batch: BatchView };
+
+/** Clocks for what is soaking, simmering, drying and cooking. One is large; the others are cards. */
+@Component({
+  selector: 'nw-stove',
+  imports: [CookScreen, HydrationScreen, LoadCook, Plaque],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './stove.html',
+  styleUrl: './stove.scss',
+})
+export class Stove {
+  /** Code of a batch to put first, from the address. */
+  readonly open = input<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
+  private readonly wake = inject(Wake);
+  private readonly chime = inject(Chime);
+  protected readonly first = signal<string | undefined>(undefined);
+  protected readonly loading = signal(false);
+
+  protected readonly tasks = computed<readonly Task[]>(() => {
+    const house = this.store.house();
+    return house === undefined ? [] : tasksOf(house);
+  });
+  protected readonly main = computed(() => {
+    const tasks = this.tasks();
+    return tasks.find((t) => t.key === this.first()) ?? tasks.find((t) => this.isAsked(t)) ?? tasks[0];
+  });
+  protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
+  protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
+  protected readonly free = computed(() => !this.tasks().some((t) => 'cook' in t));
+  protected readonly lastCook = computed(() => {
+    const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
+    const last = ended[ended.length - 1];
+    return last && { number: last.cook.number, ...VERDICTS[last.verdict] };
+  });
+  protected readonly idleWords = computed(() => {
+    const house = this.store.house();
+    const next = house && dueItems(house, this.time.now()).find((d) => d.place === 'stove');
+    return next === undefined ? 'Nothing is waiting for it. Plan a batch at the Desk.' : `Next: ${next.text}.`;
+  });
+  protected readonly applianceName = computed(() => this.store.house()?.records.appliances.find((a) => a.inUse)?.name ?? 'Cooker');
+
+  constructor() {
+    effect(() => {
+      this.wake.keep(this.tasks().length > 0);
+    });
+    effect(() => {
+      for (const task of this.tasks()) {
+        const clock = this.clockOf(task);
+        if (clock.dueMs !== undefined && clock.dueMs <= this.time.now()) {
+          this.chime.ringOnce(`${task.key} ${clock.dueMs}`);
+        }
+      }
+    });
+    inject(DestroyRef).onDestroy(() => {
+      this.wake.keep(false);
+    });
+  }
+
+  protected card(task: Task): { name: string; code: string; words: string; due: boolean } {
+    const clock = this.clockOf(task);
+    const now = this.time.now();
+    const left = clock.dueMs === undefined ? undefined : Math.ceil((clock.dueMs - now) / 60_000);
+    const words = left === undefined ? clock.next : left <= 0 ? `${clock.next} now` : `${clock.next} at ${shortTime(clock.dueMs ?? now, now)}, in ${left > 120 ? `${Math.round(left / 60)} h` : `${left} min`}`;
+    const due = left !== undefined && left <= 0;
+    return 'cook' in task
+      ? { name: `${task.cook.cook.applianceName}, cook ${task.cook.cook.number}`, code: this.codes(task.cook), words, due }
+      : { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
+  }
+
+  protected putFirst(task: Task): void {
+    this.first.set(task.key);
+    this.loading.set(false);
+  }
+
+  protected loaded(): void {
+    this.loading.set(false);
+    this.first.set(undefined);
+  }
+
+  private codes(cook: CookView): string {
+    return cook.batches.map((id) => this.store.house()?.batchById.get(id)?.code ?? '').join(' ');
+  }
+
+  private clockOf(task: Task): { readonly next: string; readonly dueMs?: number } {
+    return 'cook' in task ? cookClock(task.cook, this.time.now()) : hydrationClock(task.batch);
+  }
+
+  private isAsked(task: Task): boolean {
+    const code = this.open()?.split('-')[0];
+    if (code === undefined) {
+      return false;
+    }
+    return 'cook' in task ? this.codes(task.cook).split(' ').includes(code) : task.batch.code === code;
+  }
+}
+
+function tasksOf(house: House): readonly Task[] {
+  const cooks = house.cooks.filter(isOn).map((cook) => ({ key: cook.cook.id, cook }));
+  const wet = house.batches.filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isWaiting(b)).map((batch) => ({ key: batch.batch.id, batch }));
+  return [...cooks, ...wet];
+}
+
+function isWaiting(batch: BatchView): boolean {
+  return batch.batch.formula !== undefined && batch.vessels.some((v) => v.state.phase === 'planned');
+}
+
+/** In its vessels and not cooked yet. */
+function isFilled(batch: BatchView): boolean {
+  const steps = batch.batch.formula === undefined ? [] : hydrationSteps(batch.batch.formula.hydration);
+  return isWaiting(batch) && batch.lastStep === steps[steps.length - 1]?.step;
+}

@@ -1,0 +1,87 @@
+import { biologicalEfficiency, forecastVessel, formatNumber, lastFraction, nextCutMs, type House, type VesselView } from '../../../core/index';
+import { rangeWords } from '../../data/words';
+import type { BlockLook } from '../../pieces/block-drawing';
+
+const DAY_MS = 86_400_000;
+/** Spawn is about half water; its dry matter counts towards the block's. */
+const SPAWN_DRY_SHARE = 0.5;
+const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
+
+export interface TentBlock {
+  readonly view: VesselView;
+  readonly look: BlockLook;
+  readonly word: string;
+  readonly due: boolean;
+  readonly detail: string;
+}
+
+/** Blocks that run or fruit, those that need a hand first. */
+export function tentBlocks(house: House, nowMs: number): readonly TentBlock[] {
+  const views = [...house.vesselById.values()].filter((v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'));
+  return views.map((view) => tentBlock(view, nowMs)).sort((a, b) => rank(a) - rank(b) || b.view.batch.number - a.view.batch.number || a.view.vessel.number - b.view.vessel.number);
+}
+
+function rank(block: TentBlock): number {
+  return block.view.state.phase === 'opened' ? 0 : 1;
+}
+
+function tentBlock(view: VesselView, nowMs: number): TentBlock {
+  const { state, species } = view;
+  if (state.phase === 'running') {
+    return runningBlock(view, nowMs);
+  }
+  const cut = nextCutMs(view) ?? nowMs;
+  const last = state.harvests[state.harvests.length - 1];
+  const rested = last === undefined ? '' : `${formatNumber(last.massG)} g on ${dayMonth(Date.parse(last.at))}`;
+  if (state.pinnedAt !== undefined) {
+    return cut <= nowMs + DAY_MS / 2
+      ? { view, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
+      : { view, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
+  }
+  return { view, look: 'resting', word: last === undefined ? 'waiting for pins' : 'resting', due: false, detail: rested || `pins about ${dayMonth(cut - 6 * DAY_MS)}` };
+}
+
+function runningBlock(view: VesselView, nowMs: number): TentBlock {
+  const forecast = forecastVessel(view);
+  const start = Date.parse(view.state.inoculatedAt ?? new Date(nowMs).toISOString());
+  const full = lastFraction(view) >= 0.95;
+  return {
+    view,
+    look: 'running',
+    word: full ? 'run full: open it' : `${formatNumber(lastFraction(view) * 100)} % run`,
+    due: full,
+    detail: full || forecast === undefined ? 'or let it rest a week or two' : `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`,
+  };
+}
+
+function dayMonth(ms: number): string {
+  return rangeWords(ms, ms);
+}
+
+/** Dry matter of a block with the dry part of its spawn, g. */
+export function dryOf(view: VesselView): number {
+  const plan = view.batch.plan;
+  const substrate = plan === undefined ? 0 : plan.vesselWetG * (1 - plan.targetMoisture);
+  return substrate + (view.state.doseUnit === 'g' ? (view.state.doseEach ?? 0) * SPAWN_DRY_SHARE : 0);
+}
+
+/** Share of the dry mass that a harvest, or all so far, comes to. */
+export function efficiencyOf(view: VesselView, extraG = 0): number {
+  const fresh = view.state.harvests.reduce((sum, h) => sum + h.massG, 0) + extraG;
+  return biologicalEfficiency(fresh, dryOf(view));
+}
+
+export function flushName(view: VesselView): string {
+  const n = view.state.harvests.length;
+  return `${NAMES[n] ?? `${n + 1}th`} flush`;
+}
+
+/** What this house's other blocks of the same species gave in the same flush, as a share of their dry mass. */
+export function usualRange(view: VesselView, house: House): { readonly low: number; readonly high: number } | undefined {
+  const flush = view.state.harvests.length;
+  const shares = [...house.vesselById.values()].flatMap((v) => {
+    const harvest = v.state.harvests[flush];
+    return v.species?.id === view.species?.id && v !== view && harvest !== undefined ? [harvest.massG / dryOf(v)] : [];
+  });
+  return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };
+}

@@ -1,0 +1,145 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { formatNumber, lastFraction, type VesselView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Scribe } from '../../data/scribe';
+import { Time } from '../../data/time';
+import { BlockDrawing } from '../../pieces/block-drawing';
+import { Plaque } from '../../pieces/plaque';
+import { VesselInspector } from '../../pieces/vessel-inspector';
+import { Keys } from '../../shell/keys';
+import { dryOf, efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
+
+const MOST_DIGITS = 5;
+
+/** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
+@Component({
+  selector: 'nw-tent',
+  imports: [BlockDrawing, Plaque, RouterLink, VesselInspector],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './tent.html',
+  styleUrl: './tent.scss',
+})
+export class Tent {
+  readonly open = input<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly router = inject(Router);
+  private readonly keyHub = inject(Keys);
+
+  protected readonly typed = signal('');
+  protected readonly withOther = signal(false);
+  protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'wipe', '0', 'back'] as const;
+  private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly blocks = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? [] : tentBlocks(house, this.minute());
+  });
+  /** Cooked bulk that waits for spawn, and spawn's place to get it. */
+  protected readonly toSpawn = computed(() =>
+    (this.store.house()?.batches ?? []).filter((b) => b.batch.stage === 'bulk' && b.vessels.some((v) => v.state.phase === 'sterile')),
+  );
+  protected readonly selected = computed<TentBlock | undefined>(() => {
+    const code = this.open();
+    const blocks = this.blocks();
+    return blocks.find((b) => b.view.code === code) ?? blocks.find((b) => b.due && b.view.code.split('-')[0] === code) ?? blocks.find((b) => b.due) ?? blocks[0];
+  });
+  protected readonly summary = computed(() => {
+    const names = [...new Set(this.blocks().flatMap((b) => b.view.species?.name.toLowerCase() ?? []))];
+    return this.blocks().length === 0 ? '' : `${names.join(' and ')}, ${this.blocks().length} ${this.blocks().length === 1 ? 'block' : 'blocks'}`;
+  });
+  protected readonly massG = computed(() => Number(this.typed() || '0'));
+  /** Another ripe block of the same species: two in one bowl. */
+  protected readonly partner = computed(() => {
+    const selected = this.selected();
+    return this.blocks().find((b) => b.look === 'ripe' && b !== selected && b.view.species?.id === selected?.view.species?.id);
+  });
+  protected readonly share = computed(() => {
+    const [selected, house] = [this.selected(), this.store.house()];
+    if (selected === undefined || house === undefined) {
+      return undefined;
+    }
+    const range = usualRange(selected.view, house);
+    const dryG = dryOf(selected.view);
+    const each = this.massG() / (this.withOther() && this.partner() ? 2 : 1);
+    return {
+      dry: formatNumber(dryG),
+      now: formatNumber((each / dryG) * 100),
+      usual: range && `${formatNumber(range.low * 100)} to ${formatNumber(range.high * 100)}`,
+      total: formatNumber(efficiencyOf(selected.view) * 100),
+      flushes: selected.view.state.harvests.map((h) => `${formatNumber(h.massG)} g`),
+    };
+  });
+
+  constructor() {
+    const code = computed(() => this.selected()?.view.code);
+    effect(() => {
+      code();
+      untracked(() => {
+        this.typed.set('');
+        this.withOther.set(false);
+      });
+    });
+    const keys = [...'0123456789'].map((digit) => ({ key: digit, words: 'Harvest: type grams', act: () => this.press(digit) }));
+    // Digits are grams only while a ripe block is open; elsewhere they are places.
+    effect((onCleanup) => {
+      if (this.selected()?.view.state.phase === 'opened' && this.open() !== undefined) {
+        onCleanup(this.keyHub.add(keys));
+      }
+    });
+    const remove = this.keyHub.add([{ key: 'n', words: 'Harvested: note it', act: () => void this.harvest() }]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected flush(view: VesselView): string {
+    return flushName(view);
+  }
+
+  protected readonly lastFraction = lastFraction;
+
+  protected isFull(view: VesselView): boolean {
+    return lastFraction(view) >= 0.95;
+  }
+
+  protected select(block: TentBlock): void {
+    void this.router.navigate([], { queryParams: { open: block.view.code } });
+  }
+
+  protected press(key: string): void {
+    if (key === 'wipe') {
+      this.typed.set('');
+    } else if (key === 'back') {
+      this.typed.update((t) => t.slice(0, -1));
+    } else if (this.typed().length < MOST_DIGITS) {
+      this.typed.update((t) => (t === '0' ? key : t + key));
+    }
+  }
+
+  protected async harvest(): Promise<void> {
+    const selected = this.selected();
+    const partner = this.withOther() ? this.partner() : undefined;
+    if (selected === undefined || this.massG() === 0) {
+      return;
+    }
+    const vesselIds = [selected, ...(partner ? [partner] : [])].map((b) => b.view.vessel.id);
+    if (await this.scribe.say({ kind: 'harvested', vesselIds, massG: this.massG() })) {
+      this.typed.set('');
+      const next = this.blocks().find((b) => b.look === 'ripe' && !vesselIds.includes(b.view.vessel.id));
+      await this.router.navigate([], { queryParams: { open: next?.view.code ?? selected.view.code } });
+    }
+  }
+
+  protected pins(view: VesselView): void {
+    void this.scribe.say({ kind: 'pinned', vesselIds: [view.vessel.id] });
+  }
+
+  protected openBlock(view: VesselView): void {
+    void this.scribe.say({ kind: 'opened', vesselIds: [view.vessel.id] });
+  }
+
+  protected spent(view: VesselView): void {
+    void this.scribe.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'spent' });
+  }
+}

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { Router } from '@angular/router';
+import MiniSearch from 'minisearch';
+import type { House } from '../../core/index';
+import { HouseStore } from '../data/house-store';
+import { placeOf } from '../data/place-of';
+import { PLACES } from './routes';
+
+interface Hit {
+  readonly id: string;
+  readonly code: string;
+  readonly words: string;
+}
+
+const MOST_HITS = 8;
+
+/** Anything by its code or by a word of its name. */
+@Component({
+  selector: 'nw-find',
+  imports: [MatDialogContent, MatDialogTitle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Find</h2>
+    <mat-dialog-content>
+      <label class="named"
+        >A code or a word
+        <input #box class="field" autocomplete="off" maxlength="60" (input)="text.set(box.value)" (keydown.enter)="open(hits()[0])" />
+      </label>
+      <ul aria-live="polite">
+        @for (hit of hits(); track hit.id) {
+          <li>
+            <button type="button" (click)="open(hit)">
+              <strong>{{ hit.code }}</strong> {{ hit.words }} <span class="soft">{{ placeName(hit) }}</span>
+            </button>
+          </li>
+        } @empty {
+          @if (text()) {
+            <li class="soft">Nothing is called that.</li>
+          }
+        }
+      </ul>
+    </mat-dialog-content>
+  `,
+  styles: `
+    ul {
+      margin-top: 8px;
+    }
+    button {
+      display: flex;
+      gap: 12px;
+      width: 100%;
+      min-height: 48px;
+      align-items: center;
+      border: 0;
+      border-bottom: 1px solid var(--line);
+      background: none;
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      cursor: pointer;
+    }
+    button span {
+      margin-left: auto;
+    }
+  `,
+})
+export class Find {
+  private readonly store = inject(HouseStore);
+  private readonly router = inject(Router);
+  private readonly dialog = inject<MatDialogRef<Find>>(MatDialogRef);
+  protected readonly text = signal('');
+  private readonly index = computed(() => {
+    const house = this.store.house();
+    return house && indexOf(house);
+  });
+  protected readonly hits = computed<readonly Hit[]>(() => {
+    const found = this.text().trim() === '' ? [] : (this.index()?.search(this.text(), { prefix: true, fuzzy: 0.15, boost: { code: 3 } }) ?? []);
+    return found.slice(0, MOST_HITS) as unknown as Hit[];
+  });
+
+  protected placeName(hit: Hit): string {
+    const house = this.store.house();
+    const where = house && placeOf(hit.code, house);
+    return PLACES.find((p) => p.path === where?.path)?.name ?? '';
+  }
+
+  protected open(hit: Hit | undefined): void {
+    if (hit !== undefined) {
+      this.dialog.close();
+      void this.router.navigate(['/v', hit.code]);
+    }
+  }
+}
+
+function indexOf(house: House): MiniSearch<Hit> {
+  // Codes are single words to a person: "G27-3" must not fall apart at the hyphen.
+  const search = new MiniSearch<Hit>({ fields: ['code', 'words'], storeFields: ['code', 'words'], tokenize: (text) => text.split(/[\s,]+/) });
+  search.addAll(
+    house.batches.flatMap((b) => {
+      const words = [b.species?.name, b.isolate?.name, b.batch.formula?.name ?? b.batch.vessel.name].filter(Boolean).join(', ');
+      return [
+        { id: b.batch.id, code: b.code, words },
+        ...b.vessels.map((v) => ({ id: v.vessel.id, code: v.code, words })),
+      ];
+    }),
+  );
+  return search;
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, ElementRef, afterRenderEffect, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
+import { startOfDay } from 'date-fns';
+import type { DueItem } from '../../core/index';
+import { HouseStore } from '../data/house-store';
+import { Scribe } from '../data/scribe';
+import { Time } from '../data/time';
+import { entryWords, shortTime } from '../data/words';
+import { PLACES } from './routes';
+
+/** What is due, in whole words, and the last entry with its undo. */
+@Component({
+  selector: 'nw-today',
+  imports: [MatIcon, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './today.html',
+  styleUrl: './today.scss',
+})
+export class Today {
+  readonly due = input.required<readonly DueItem[]>();
+  readonly late = input.required<readonly DueItem[]>();
+  readonly find = output();
+
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+  private readonly dialog = inject(MatDialog);
+  private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
+
+  /** How many items fit without cutting a word; measured after each render. */
+  protected readonly fits = signal(3);
+  private readonly width = signal(0);
+
+  protected readonly items = computed(() => {
+    const endOfDay = startOfDay(this.time.now()).getTime() + 86_400_000;
+    const today = this.due().filter((d) => d.atMs < endOfDay);
+    return today.filter((d) => !this.late().includes(d)).map((d) => ({ ...d, when: this.when(d), key: keyOf(d) }));
+  });
+  protected readonly next = computed(() => {
+    const next = this.due().find((d) => d.atMs >= this.time.now());
+    return next && `${shortTime(next.atMs, this.time.now())}, ${next.text}`;
+  });
+  protected readonly firstLate = computed(() => this.late()[0]);
+  protected readonly more = computed(() => Math.max(0, this.items().length - this.fits()));
+  protected readonly last = computed(() => {
+    const last = this.scribe.last();
+    const house = this.store.house();
+    return last && house && { time: shortTime(Date.parse(last.entry.at), this.time.now()), words: entryWords(last.entry, house), takenBack: last.takenBack };
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    const watcher = new ResizeObserver(() => {
+      this.width.set(host.nativeElement.clientWidth);
+    });
+    watcher.observe(host.nativeElement);
+    afterRenderEffect(() => {
+      this.width();
+      this.items();
+      this.last();
+      this.fits.set(countFitting(this.line().nativeElement));
+    });
+  }
+
+  protected undo(): void {
+    void this.scribe.undo();
+  }
+
+  protected async correct(): Promise<void> {
+    const { Correct } = await import('./correct');
+    this.dialog.open(Correct);
+  }
+
+  protected async openDay(): Promise<void> {
+    const { Day } = await import('./day');
+    this.dialog.open(Day, { data: { due: this.due(), late: this.late() } });
+  }
+
+  private when(item: DueItem): string {
+    return item.exact ? shortTime(item.atMs, this.time.now()) : 'today';
+  }
+}
+
+function keyOf(item: DueItem): string {
+  return PLACES.find((p) => p.path === item.place)?.key ?? '';
+}
+
+/** All items are in the page; those that would be cut are hidden and counted instead. */
+function countFitting(line: HTMLElement): number {
+  const right = line.getBoundingClientRect().right;
+  const items = [...line.querySelectorAll<HTMLElement>('.item')];
+  return items.filter((item) => item.offsetLeft - line.offsetLeft + item.scrollWidth <= right - line.getBoundingClientRect().left).length;
+}

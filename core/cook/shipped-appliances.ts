@@ -1,0 +1,43 @@
+import { convert } from '../quantity/convert.js';
+import type { Appliance } from '../record/definitions.js';
+
+/** Starting points, all from memory of common sizes; a user changes them to what is printed on the appliance. */
+export function shippedAppliances(updatedAt: string): readonly Appliance[] {
+  const common = { schemaVersion: 1 as const, updatedAt, source: 'from memory of common sizes' };
+  return [
+    {
+      ...common,
+      id: 'canner',
+      name: 'Canner',
+      kind: 'canner',
+      volumeL: 25,
+      ratedGaugeKPa: round(convert(15, 'psi', 'kPa')),
+      heat: 'gas',
+      netKW: 2,
+      emptyKg: 6,
+      places: { 'quart-jar': 8, 'litre-jar': 7, 'pint-jar': 14, 'half-litre-jar': 14, 'block-bag': 3 },
+      leastWaterMl: 2000,
+      mostWaterMl: 3500,
+      inUse: true,
+    },
+    {
+      ...common,
+      id: 'multi-cooker',
+      name: 'Multi-cooker',
+      kind: 'multiCooker',
+      volumeL: 5.7,
+      ratedGaugeKPa: round(convert(11.6, 'psi', 'kPa')),
+      heat: 'electric',
+      netKW: 0.85,
+      emptyKg: 1.2,
+      places: { 'pint-jar': 4, 'half-litre-jar': 4 },
+      leastWaterMl: 500,
+      mostWaterMl: 1500,
+      inUse: false,
+    },
+  ];
+}
+
+function round(kPa: number): number {
+  return Math.round(kPa * 10) / 10;
+}

@@ -1,0 +1,143 @@
+import { planCook } from '../cook/programme.js';
+import { hydrationSteps } from '../formula/hydration.js';
+import { resolveFormula } from '../formula/resolve.js';
+import { scaleFormula } from '../formula/scale.js';
+import { buildHouse } from '../house/build-house.js';
+import { checkEntry } from '../house/check-entry.js';
+import { makeBatch, makeCook, receiveCulture, type NewBatch } from '../house/make.js';
+import type { Household } from '../record/definitions.js';
+import type { Contaminant, CookStep, Entry } from '../record/entry.js';
+import type { CookId, EntryId, VesselId } from '../record/ids.js';
+import { newId, seededRandom } from '../record/new-id.js';
+import type { Records } from '../record/tables.js';
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
+/** What an entry says, without its time and identity. */
+export type Said = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'> : never) : never;
+
+const MINUTE_MS = 60_000;
+
+/**
+ * Writes a made-up history through the same functions that the app uses, each entry
+ * checked at its own time when asked to.
+ * All times are given by the caller; identifiers come from a seed, so the same day gives the same records.
+ */
+export class DemoBuilder {
+  readonly records: Mutable<Records>;
+  private readonly random = seededRandom(20_260_701);
+
+  constructor(
+    definitions: Records,
+    private readonly house: Household,
+    private readonly checked: boolean,
+  ) {
+    this.records = Object.fromEntries(Object.entries(definitions).map(([k, v]) => [k, [...v]])) as unknown as Mutable<Records>;
+  }
+
+  /** Adds one fact. @throws CoreError when it could not have been true */
+  say(atMs: number, said: Said): void {
+    const at = new Date(atMs).toISOString();
+    const entry = { ...said, id: newId(atMs, this.random) as EntryId, schemaVersion: 1, at, notedAt: at } as Entry;
+    if (this.checked) {
+      checkEntry(buildHouse(this.records), entry, atMs);
+    }
+    this.records.entries.push(entry);
+  }
+
+  culture(atMs: number, number: number, vesselTypeId: string, isolateId: string, contentsMl: number, count = 1): readonly VesselId[] {
+    const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
+    return this.keep(receiveCulture({ vessel, isolateId, contentsMl, count }, number, this.context(atMs)));
+  }
+
+  /** Makes a batch and brings it through all its steps; the last is done `readyMs`. */
+  medium(
+    atMs: number,
+    number: number,
+    formulaId: string,
+    vesselTypeId: string,
+    count: number,
+    weighedMoisture?: number,
+  ): readonly VesselId[] {
+    const formula = resolveFormula(this.records.formulas.find((f) => f.id === formulaId)!, this.records.materials);
+    const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
+    const scaled = scaleFormula(formula, { vessel, count, spare: 0.05 });
+    const made = makeBatch(formula, scaled, number, this.context(atMs));
+    const ids = this.keep(made);
+    let ms = atMs + 10 * MINUTE_MS;
+    for (const { step, minutes } of hydrationSteps(formula.hydration)) {
+      this.say(ms, { kind: 'stepDone', batchId: made.batch.id, step });
+      if (step === 'dryEnough' && weighedMoisture !== undefined) {
+        this.say(ms + MINUTE_MS, { kind: 'tissueTested', batchId: made.batch.id, result: weighedMoisture > 0.515 ? 'wet' : 'right' });
+        const massG = Math.round(made.batch.plan!.dryMatterG / (1 - weighedMoisture));
+        this.say(ms + 2 * MINUTE_MS, { kind: 'weighed', batchId: made.batch.id, massG });
+      }
+      ms += ((minutes?.usual ?? 5) + 3) * MINUTE_MS;
+    }
+    return ids;
+  }
+
+  /** Fires a cook that ends as planned, unless `until` stops the telling early. Returns its id. */
+  cook(lidOnMs: number, number: number, vesselIds: readonly VesselId[], options: { ventMinutes?: number; until?: CookStep } = {}): CookId {
+    const house = buildHouse(this.records);
+    const first = house.vesselById.get(vesselIds[0]!)!;
+    const appliance = this.records.appliances[0]!;
+    const plan = planCook({
+      appliance,
+      house: this.house,
+      vessel: first.batch.vessel,
+      count: vesselIds.length,
+      vesselWetG: first.batch.plan!.vesselWetG,
+    });
+    const { cook, entry } = makeCook(appliance, plan, this.house.roomC, vesselIds, number, this.context(lidOnMs - 5 * MINUTE_MS));
+    this.records.cooks.push(cook);
+    this.records.entries.push(entry);
+    const gaps: readonly [CookStep, number][] = [
+      ['lidOn', 0],
+      ['steamSteady', Math.round(plan.comeUpMinutes * 0.75)],
+      ['weightOn', options.ventMinutes ?? 10],
+      ['atPressure', Math.round(plan.comeUpMinutes * 0.25)],
+      ['heatOff', plan.holdMinutes],
+      ['open', Math.ceil(plan.openAfterMinutes) + 5],
+    ];
+    let ms = lidOnMs;
+    for (const [step, minutes] of gaps) {
+      ms += minutes * MINUTE_MS;
+      this.say(ms, { kind: 'cookStep', cookId: cook.id, step });
+      if (step === options.until) {
+        break;
+      }
+    }
+    return cook.id;
+  }
+
+  inoculate(atMs: number, vesselIds: readonly VesselId[], source: VesselId, doseMl: number): void {
+    this.say(atMs, { kind: 'inoculated', vesselIds: [...vesselIds], sourceVesselIds: [source], doseEach: doseMl, doseUnit: 'ml', flamed: true });
+  }
+
+  spawn(atMs: number, vesselIds: readonly VesselId[], sources: readonly VesselId[], doseG: number): void {
+    this.say(atMs, { kind: 'inoculated', vesselIds: [...vesselIds], sourceVesselIds: [...sources], doseEach: doseG, doseUnit: 'g' });
+  }
+
+  /** One look at several vessels that run alike, each a little different. */
+  look(atMs: number, vesselIds: readonly VesselId[], fraction: number, spread = 0.03): void {
+    for (const [index, id] of vesselIds.entries()) {
+      const own = Math.min(1, Math.max(0, fraction + (this.random() * 2 - 1) * spread));
+      this.say(atMs + index * 5000, { kind: 'inspected', vesselIds: [id], fraction: Math.round(own * 100) / 100 });
+    }
+  }
+
+  suspect(atMs: number, vesselIds: readonly VesselId[], what: Contaminant, note?: string): void {
+    this.say(atMs, { kind: 'inspected', vesselIds: [...vesselIds], suspect: what, note });
+  }
+
+  private keep(made: NewBatch): readonly VesselId[] {
+    this.records.batches.push(made.batch);
+    this.records.vessels.push(...made.vessels);
+    this.records.entries.push(made.entry);
+    return made.vessels.map((v) => v.id);
+  }
+
+  private context(nowMs: number): { nowMs: number; random: () => number } {
+    return { nowMs, random: this.random };
+  }
+}

@@ -1,0 +1,205 @@
+import { shippedAppliances } from '../cook/shipped-appliances.js';
+import { shippedSpecies } from '../culture/shipped-species.js';
+import { cultureVesselTypes, shippedFormulas, shippedVesselTypes } from '../formula/shipped-formulas.js';
+import { shippedMaterials } from '../material/shipped-materials.js';
+import type { Household, Isolate } from '../record/definitions.js';
+import { emptyRecords, type Records } from '../record/tables.js';
+import { DemoBuilder } from './demo-builder.js';
+
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Definitions that every new house starts with. */
+export function shippedDefinitions(updatedAt: string): Records {
+  return {
+    ...emptyRecords(),
+    materials: shippedMaterials(updatedAt),
+    formulas: shippedFormulas(updatedAt),
+    vesselTypes: [...shippedVesselTypes(updatedAt), ...cultureVesselTypes(updatedAt)],
+    appliances: shippedAppliances(updatedAt),
+    species: shippedSpecies(updatedAt),
+  };
+}
+
+/** What a new house starts from, each to be kept or changed. */
+export function defaultHousehold(updatedAt: string): Household {
+  return {
+    id: 'household',
+    schemaVersion: 1,
+    updatedAt,
+    name: 'My house',
+    madeUp: false,
+    altitudeM: 0,
+    roomC: 20,
+    massUnit: 'g',
+    pressureUnit: 'psi',
+    scaleStepG: 1,
+    usualVesselTypeId: 'quart-jar',
+    usualCount: 8,
+    singleKeys: true,
+  };
+}
+
+/**
+ * Hollin Row, an invented household with about five months of history, laid out relative to the day it is
+ * loaded so that something is always due. Three stories lie in it: a dirty broth (L6), a cook that was hardly
+ * vented (11), and wheat that comes out wetter each time.
+ *
+ * @param nowMs the moment of loading
+ * @param startOfDayMs local midnight before it
+ * @param options.checked refuse any entry that could not have been true; slow, for tests
+ */
+export function hollinRow(nowMs: number, startOfDayMs: number, options: { readonly checked?: boolean } = {}): Records {
+  const day = (daysAgo: number, hour: number) => startOfDayMs - daysAgo * DAY_MS + hour * HOUR_MS;
+  const updatedAt = new Date(day(160, 9)).toISOString();
+  const house: Household = { ...defaultHousehold(updatedAt), name: 'Hollin Row', madeUp: true, altitudeM: 640 };
+  const isolate = (id: string, speciesId: string, name: string): Isolate => ({ id, schemaVersion: 1, updatedAt, speciesId, name });
+  const demo = new DemoBuilder(
+    {
+      ...shippedDefinitions(updatedAt),
+      household: [house],
+      isolates: [
+        isolate('bp-alder', 'black-poplar', 'BP-Alder'),
+        isolate('cn-ridge', 'chestnut', 'CN-Ridge'),
+        isolate('sh-crate', 'shiitake', 'SH-Crate'),
+        isolate('ko-sill', 'king-oyster', 'KO-Sill'),
+      ],
+    },
+    house,
+    options.checked ?? false,
+  );
+  const cultures = addCultures(demo, day);
+  const spawn = addSummer(demo, day, cultures);
+  addTent(demo, day, spawn);
+  addShelf(demo, day, cultures);
+  addToday(demo, nowMs);
+  return demo.records;
+}
+
+type DayAt = (daysAgo: number, hour: number) => number;
+type Cultures = ReturnType<typeof addCultures>;
+
+function addCultures(demo: DemoBuilder, day: DayAt) {
+  const a3 = demo.culture(day(152, 11), 3, 'culture-dish', 'bp-alder', 20);
+  const a12 = demo.culture(day(132, 10), 12, 'culture-dish', 'bp-alder', 20, 5);
+  demo.inoculate(day(132, 11), a12, a3[0]!, 1);
+  const broth = (daysAgo: number, number: number, isolate: string, ml: number) => demo.culture(day(daysAgo, 18), number, 'culture-jar', isolate, ml);
+  const l5 = broth(116, 5, 'bp-alder', 300);
+  const l6 = broth(116, 6, 'bp-alder', 300);
+  const l7 = broth(115, 7, 'bp-alder', 600);
+  for (const [index, jar] of [l5, l6, l7].entries()) {
+    demo.inoculate(day(115, 19), jar, a12[index]!, 1);
+  }
+  return { l5: l5[0]!, l6: l6[0]!, l7: l7[0]!, l9: broth(58, 9, 'cn-ridge', 600)[0]!, l10: broth(45, 10, 'sh-crate', 300)[0]!, l12: broth(26, 12, 'ko-sill', 350)[0]! };
+}
+
+/** Story one: every bad jar of the summer was fed from L6. Story three begins: each wheat is wetter. */
+function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
+  const g14 = demo.medium(day(106, 17), 14, 'wheat-spawn', 'quart-jar', 8, 0.502);
+  demo.cook(day(105, 9), 1, g14);
+  demo.inoculate(day(104, 9), g14, c.l5, 2);
+  const g15 = demo.medium(day(102, 17), 15, 'barley-spawn', 'quart-jar', 8, 0.497);
+  demo.cook(day(101, 9), 2, g15);
+  demo.inoculate(day(100, 9), g15.slice(0, 5), c.l6, 2);
+  demo.inoculate(day(100, 9.2), g15.slice(5), c.l5, 2);
+  const g16 = demo.medium(day(101, 17), 16, 'barley-spawn', 'quart-jar', 8, 0.501);
+  demo.cook(day(100, 10), 3, g16);
+  demo.inoculate(day(99, 9), g16.slice(0, 4), c.l6, 2);
+  demo.inoculate(day(99, 9.2), g16.slice(4), c.l5, 2);
+  const g17 = demo.medium(day(98, 17), 17, 'wheat-spawn', 'quart-jar', 8, 0.509);
+  demo.cook(day(97, 9), 5, g17);
+  demo.inoculate(day(96, 9), g17, c.l7, 2);
+
+  const bad = [...g15.slice(0, 4), ...g16.slice(0, 2)];
+  demo.look(day(95, 8), [...g14, ...g15, ...g16].filter((id) => !bad.includes(id)), 0.18);
+  demo.suspect(day(94, 8), bad, 'wetRot', 'Grey, greasy kernels at the side where the needle went in.');
+  demo.say(day(93, 18), { kind: 'discarded', vesselIds: bad, reason: 'contaminated' });
+  const clean = [...g14, ...g15.slice(4), ...g16.slice(2), ...g17];
+  demo.say(day(92, 9), { kind: 'shaken', vesselIds: clean });
+  demo.look(day(87, 8), clean, 0.78);
+  demo.look(day(80, 8), clean, 1, 0);
+  demo.say(day(80, 9), { kind: 'moved', vesselIds: clean, place: 'fridge' });
+
+  const b12 = demo.medium(day(83, 14), 12, 'hardwood-bran', 'block-bag', 3);
+  demo.cook(day(82, 9), 4, b12);
+  demo.spawn(day(81, 9), b12, g14.slice(0, 4), 340);
+  const b13 = demo.medium(day(80, 14), 13, 'hardwood-bran', 'block-bag', 3);
+  demo.cook(day(79, 9), 6, b13);
+  demo.spawn(day(78, 9), b13, [g15[5]!, g15[6]!, g16[4]!], 340);
+  const old = [...b12, ...b13];
+  demo.look(day(66, 8), old, 0.6);
+  demo.look(day(54, 8), old, 1, 0);
+  demo.say(day(52, 9), { kind: 'opened', vesselIds: old });
+  for (const [flush, [daysAgo, grams]] of [[39, 330], [21, 190]].entries()) {
+    demo.say(day(daysAgo! + 6, 9), { kind: 'pinned', vesselIds: old });
+    old.forEach((id, i) => demo.say(day(daysAgo!, 8 + i / 10), { kind: 'harvested', vesselIds: [id], massG: grams! + 17 * ((i * 5 + flush) % 7) - 40 }));
+  }
+  demo.say(day(20, 9), { kind: 'discarded', vesselIds: old, reason: 'spent' });
+  demo.say(day(60, 9), { kind: 'discarded', vesselIds: [...g14.slice(0, 4), g15[5]!, g15[6]!, g16[4]!], reason: 'spent' });
+  return { g17, g16 };
+}
+
+function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSummer>): void {
+  const b27 = demo.medium(day(50, 13), 27, 'hardwood-hull', 'block-bag', 2);
+  const b28 = demo.medium(day(50, 14), 28, 'hardwood-bran', 'block-bag', 4);
+  demo.cook(day(49, 9), 7, [...b27, b28[0]!]);
+  demo.cook(day(49, 16), 8, b28.slice(1));
+  demo.spawn(day(48, 9), b28, spawn.g17.slice(0, 4), 340);
+  demo.spawn(day(48, 10), b27, [spawn.g17[4]!, spawn.g17[5]!], 300);
+  const all = [...b27, ...b28];
+  demo.look(day(36, 8), all, 0.55);
+  demo.look(day(24, 8), all, 1, 0);
+  demo.say(day(22, 9), { kind: 'opened', vesselIds: all });
+  demo.say(day(14, 9), { kind: 'pinned', vesselIds: [b28[0]!, b27[1]!, b27[0]!] });
+  demo.say(day(9, 8), { kind: 'harvested', vesselIds: [b28[0]!], massG: 304 });
+  demo.say(day(8, 8), { kind: 'harvested', vesselIds: [b27[1]!], massG: 241 });
+  demo.say(day(8, 8.2), { kind: 'harvested', vesselIds: [b27[0]!], massG: 262 });
+  demo.say(day(6, 9), { kind: 'pinned', vesselIds: [b28[1]!, b28[3]!] });
+  demo.say(day(2, 9), { kind: 'pinned', vesselIds: [b28[2]!, b27[0]!] });
+  demo.say(day(20, 9.5), { kind: 'discarded', vesselIds: spawn.g17.slice(0, 6), reason: 'spent' });
+}
+
+/** Story two: cook 11 was vented for one minute, and only its jars turn. */
+function addShelf(demo: DemoBuilder, day: DayAt, c: Cultures): void {
+  const g25 = demo.medium(day(32, 17), 25, 'rye-spawn', 'quart-jar', 4, 0.505);
+  demo.cook(day(31, 9), 9, g25);
+  demo.inoculate(day(30, 9), g25, c.l10, 2);
+  demo.look(day(24, 8), g25, 0.2);
+  demo.say(day(21, 9), { kind: 'shaken', vesselIds: [...g25] });
+  demo.look(day(13, 8), g25, 0.82);
+  demo.look(day(7, 8), g25, 1, 0);
+  demo.say(day(6, 9), { kind: 'moved', vesselIds: [...g25], place: 'fridge' });
+
+  const g26 = demo.medium(day(20, 17), 26, 'wheat-spawn', 'quart-jar', 7, 0.515);
+  demo.cook(day(19, 9), 10, g26);
+  demo.inoculate(day(18, 9), g26, c.l7, 2);
+  demo.look(day(12, 8), g26, 0.14);
+  demo.say(day(10, 9), { kind: 'shaken', vesselIds: [...g26] });
+  demo.look(day(6, 8), g26.slice(0, 6), 0.7);
+  demo.look(day(6, 8.2), g26.slice(6), 0.52, 0);
+  demo.look(day(1, 8), g26.slice(0, 6), 0.93);
+  demo.look(day(1, 8.2), g26.slice(6), 0.53, 0);
+
+  const g27 = demo.medium(day(13, 16), 27, 'barley-spawn', 'pint-jar', 40, 0.503);
+  const [early, middle, late] = [g27.slice(0, 14), g27.slice(14, 28), g27.slice(28)];
+  demo.cook(day(12, 7), 11, early, { ventMinutes: 1 });
+  demo.cook(day(12, 12), 12, middle);
+  demo.cook(day(12, 17), 13, late);
+  demo.inoculate(day(11, 9), early, c.l9, 1);
+  demo.inoculate(day(11, 9.5), middle, c.l9, 1);
+  demo.inoculate(day(11, 10), late, c.l9, 1);
+  const bad = [2, 6, 7, 11].map((i) => early[i]!);
+  demo.look(day(5, 8), g27, 0.1);
+  demo.suspect(day(1, 8), bad, 'wetRot');
+  demo.look(day(1, 8.5), early.filter((id) => !bad.includes(id)), 0.22);
+  demo.look(day(1, 9), [...middle, ...late], 0.33);
+}
+
+/** The canner is on: eight quarts of wheat, 52 minutes into the hold at the moment of loading. */
+function addToday(demo: DemoBuilder, nowMs: number): void {
+  const g28 = demo.medium(nowMs - 22 * HOUR_MS, 28, 'wheat-spawn', 'quart-jar', 8, 0.522);
+  const heldMinutes = 52;
+  const comeUpMinutes = 38;
+  demo.cook(nowMs - (heldMinutes + comeUpMinutes) * MINUTE_MS, 14, g28, { until: 'atPressure' });
+}

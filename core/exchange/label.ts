@@ -1,0 +1,40 @@
+import type { VesselView } from '../house/house.js';
+import { batchCode } from '../record/batch.js';
+
+/** What stands on a label. All of it is plain text from the records. */
+export interface LabelContent {
+  readonly code: string;
+  readonly species: string;
+  readonly stage: string;
+  readonly date: string;
+  readonly source: string;
+  readonly formula: string;
+  /** Link that the QR opens. */
+  readonly link: string;
+}
+
+const STAGE_WORDS = { agar: 'agar', liquid: 'liquid culture', grain: 'grain spawn', bulk: 'block' } as const;
+
+/**
+ * Labels for vessels, inoculated or not.
+ *
+ * @param options.base address of this house, as "http://127.0.0.1:4310"
+ * @param options.formatDate turns an ISO instant into a local date
+ */
+export function labelContent(
+  vessel: VesselView,
+  sources: readonly VesselView[],
+  options: { readonly base: string; readonly formatDate: (iso: string) => string },
+): LabelContent {
+  const { batch, state } = vessel;
+  const isolate = vessel.isolate === undefined ? '' : ` ${vessel.isolate.name}`;
+  return {
+    code: vessel.code,
+    species: vessel.species === undefined ? 'not inoculated' : `${vessel.species.name}${isolate}`,
+    stage: STAGE_WORDS[batch.stage],
+    date: options.formatDate(state.inoculatedAt ?? state.madeAt ?? batch.madeAt),
+    source: sources.map((s) => s.code).join(', ') || batchCode(batch),
+    formula: batch.formula?.name ?? batch.vessel.name,
+    link: `${options.base}/v/${encodeURIComponent(vessel.code)}`,
+  };
+}

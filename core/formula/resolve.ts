@@ -1,0 +1,15 @@
+import { CoreError } from '../errors.js';
+import type { ResolvedFormula } from '../record/batch.js';
+import type { Formula, Material } from '../record/definitions.js';
+
+/** A formula with its materials copied in. @throws CoreError `not-found` naming the missing material */
+export function resolveFormula(formula: Formula, materials: readonly Material[]): ResolvedFormula {
+  const parts = formula.parts.map(({ materialId, ...part }) => {
+    const material = materials.find((m) => m.id === materialId);
+    if (material === undefined) {
+      throw new CoreError('not-found', 'Material', materialId, 'one of the materials on the shelf');
+    }
+    return { ...part, material };
+  });
+  return { ...formula, parts };
+}

@@ -1,0 +1,233 @@
+import { coreCoolMinutes } from '../cook/programme.js';
+import { cookState, cookVerdict } from '../cook/cook-state.js';
+import { weighedMoisture } from '../formula/moisture.js';
+import { fitColonization, type ColonizationForecast, type ColonizationMark } from '../growth/fit-colonization.js';
+import { CANNER_COOLING_RATE, CORE_LAG_MIN, SAFE_CORE_C } from '../cook/programme.js';
+import { coolingMinutes } from '../heat/cooling.js';
+import { batchCode, vesselCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
+import type { Isolate, Species } from '../record/definitions.js';
+import { effectiveEntries, type Fact, type FactOf } from '../record/effective.js';
+import type { BatchId, CookId, VesselId } from '../record/ids.js';
+import { ancestors, lineageOfFacts, type Lineage } from '../record/lineage.js';
+import type { Records } from '../record/tables.js';
+import { foldVessel, type VesselState } from '../record/vessel-state.js';
+import type { BatchView, CookView, House, VesselView } from './house.js';
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+
+/**
+ * Derives the present state of a house from its records. Pure: the same records give the same house, in any
+ * order. Batches whose making was taken back are left out.
+ */
+export function buildHouse(records: Omit<Records, 'photos'>): House {
+  const facts = effectiveEntries(records.entries);
+  const index = indexFacts(facts);
+  const graph = lineageOfFacts(facts);
+  const vesselsOf = groupBy(records.vessels, (v) => v.batchId);
+  const batchOf = new Map(records.batches.map((b) => [b.id, b]));
+  const batchOfVessel = new Map(records.vessels.map((v) => [v.id, batchOf.get(v.batchId)]));
+  const kind = kindFinder(records, graph, batchOfVessel);
+
+  const vesselById = new Map<VesselId, VesselView>();
+  const batches: BatchView[] = [];
+  for (const batch of records.batches) {
+    const made = index.madeAt.get(batch.id);
+    if (made !== undefined) {
+      const vessels = (vesselsOf.get(batch.id) ?? []).slice().sort((a, b) => a.number - b.number);
+      const views = vessels.map((vessel) => viewVessel(vessel, batch, index, kind(vessel.id)));
+      views.forEach((view) => vesselById.set(view.vessel.id, view));
+      batches.push(viewBatch(batch, made, views, index.byBatch.get(batch.id) ?? []));
+    }
+  }
+  batches.sort((a, b) => a.madeAtMs - b.madeAtMs || a.batch.number - b.batch.number);
+  const cooks = records.cooks.flatMap((cook) => viewCook(cook, index, batchOfVessel)).sort((a, b) => a.cook.number - b.cook.number);
+  return {
+    records,
+    household: records.household[0],
+    facts,
+    batches,
+    batchById: new Map(batches.map((b) => [b.batch.id, b])),
+    vesselById,
+    cooks,
+    cookById: new Map(cooks.map((c) => [c.cook.id, c])),
+    lineage: graph,
+  };
+}
+
+interface FactIndex {
+  readonly byVessel: Map<VesselId, Fact[]>;
+  readonly byBatch: Map<BatchId, Fact[]>;
+  readonly byCook: Map<CookId, Fact[]>;
+  readonly madeAt: Map<BatchId, string>;
+  readonly given: Map<VesselId, number>;
+}
+
+function indexFacts(facts: readonly Fact[]): FactIndex {
+  const index: FactIndex = { byVessel: new Map(), byBatch: new Map(), byCook: new Map(), madeAt: new Map(), given: new Map() };
+  const loadOf = new Map<CookId, readonly VesselId[]>();
+  for (const fact of facts) {
+    if ('cookId' in fact) {
+      push(index.byCook, fact.cookId, fact);
+    }
+    if ('batchId' in fact) {
+      push(index.byBatch, fact.batchId, fact);
+    }
+    if (fact.kind === 'batchMade') {
+      index.madeAt.set(fact.batchId, fact.at);
+    }
+    if (fact.kind === 'cookLoaded') {
+      loadOf.set(fact.cookId, fact.vesselIds);
+    }
+    if (fact.kind === 'inoculated') {
+      // A pooled dose is taken in equal shares from every source.
+      const share = (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
+      fact.sourceVesselIds.forEach((id) => index.given.set(id, (index.given.get(id) ?? 0) + share));
+    }
+    const about = 'vesselIds' in fact ? fact.vesselIds : fact.kind === 'cookStep' ? (loadOf.get(fact.cookId) ?? []) : [];
+    about.forEach((id) => push(index.byVessel, id, fact));
+  }
+  return index;
+}
+
+type KindOf = (id: VesselId) => { readonly isolate?: Isolate; readonly species?: Species };
+
+/** Isolate and species come from the nearest source that has one. */
+function kindFinder(records: Omit<Records, 'photos'>, graph: Lineage, batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>): KindOf {
+  const isolates = new Map(records.isolates.map((i) => [i.id, i]));
+  const species = new Map(records.species.map((s) => [s.id, s]));
+  return (id) => {
+    for (const ancestor of ancestors(graph, id)) {
+      const isolateId = batchOfVessel.get(ancestor)?.isolateId;
+      const isolate = isolateId === undefined ? undefined : isolates.get(isolateId);
+      if (isolate !== undefined) {
+        return { isolate, species: species.get(isolate.speciesId) };
+      }
+    }
+    return {};
+  };
+}
+
+function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: ReturnType<KindOf>): VesselView {
+  const state = foldVessel(index.byVessel.get(vessel.id) ?? []);
+  const hadMl = batch.contentsMl;
+  const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
+  const left = state.phase === 'gone' ? 0 : Math.max(0, had - (index.given.get(vessel.id) ?? 0));
+  return { vessel, batch, code: vesselCode(batch, vessel), state, ...kind, left, leftUnit: hadMl === undefined ? 'g' : 'ml' };
+}
+
+function viewBatch(batch: Batch, madeAt: string, vessels: readonly VesselView[], facts: readonly Fact[]): BatchView {
+  const steps = facts.filter((f) => f.kind === 'stepDone');
+  const last = steps[steps.length - 1];
+  const weighed = lastOf(facts, 'weighed');
+  const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
+  const species = vessels.find((v) => v.species !== undefined)?.species;
+  return {
+    batch,
+    code: batchCode(batch),
+    madeAtMs: Date.parse(madeAt),
+    vessels,
+    steps,
+    lastStep: last?.step,
+    lastStepMs: last === undefined ? undefined : Date.parse(last.at),
+    tissue: lastOf(facts, 'tissueTested')?.result,
+    weighedG: weighed?.massG,
+    weighedMoisture: weighed && batch.plan ? safeMoisture(weighed.massG, batch.plan.dryMatterG) : undefined,
+    species,
+    isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
+    inoculatedAtMs,
+    forecast: batch.plan && inoculatedAtMs !== undefined ? forecastBatch(batch, vessels, species) : undefined,
+  };
+}
+
+/** A weighing that was noted before its plan was corrected must not stop the house from opening. */
+function safeMoisture(massG: number, dryMatterG: number): number | undefined {
+  return massG > dryMatterG && massG < 20 * dryMatterG ? weighedMoisture(massG, dryMatterG) : undefined;
+}
+
+/** Forecast of one vessel from its own marks; of a batch from the marks of all its sound vessels. */
+export function forecastVessel(view: VesselView): ColonizationForecast | undefined {
+  return view.state.inoculatedAt === undefined ? undefined : fitColonization(marksOf(view.state), { prior: priorFor(view.batch, view.species) });
+}
+
+function forecastBatch(batch: Batch, vessels: readonly VesselView[], species: Species | undefined): ColonizationForecast {
+  const sound = vessels.filter((v) => v.state.suspect === undefined && v.state.phase !== 'gone');
+  return fitColonization(sound.flatMap((v) => marksOf(v.state)), { prior: priorFor(batch, species) });
+}
+
+function priorFor(batch: Batch, species: Species | undefined): { fullDay: number; low: number; high: number } | undefined {
+  const figure = batch.stage === 'bulk' ? species?.blockFullDay : species?.grainFullDay;
+  return figure && { fullDay: figure.value, low: figure.low, high: figure.high };
+}
+
+function marksOf(state: VesselState): ColonizationMark[] {
+  const start = Date.parse(state.inoculatedAt ?? '');
+  return state.marks.flatMap((m) => {
+    const day = (Date.parse(m.at) - start) / DAY_MS;
+    return day >= 0 && day <= 400 ? [{ day, fraction: m.fraction }] : [];
+  });
+}
+
+function viewCook(cook: Cook, index: FactIndex, batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>): CookView[] {
+  const facts = index.byCook.get(cook.id) ?? [];
+  const loaded = lastOf(facts, 'cookLoaded');
+  if (loaded === undefined) {
+    return [];
+  }
+  const steps = facts.filter((f) => f.kind === 'cookStep');
+  const state = cookState(steps);
+  const batches = new Set(loaded.vesselIds.flatMap((id) => batchOfVessel.get(id)?.id ?? []));
+  const lastCoreRead = lastOf(facts, 'coreRead');
+  return [
+    {
+      cook,
+      steps,
+      state,
+      verdict: cookVerdict(state, cook),
+      vesselIds: loaded.vesselIds,
+      batches: [...batches],
+      lastCoreRead,
+      coreCoolMs: coreCoolMs(cook, state.heatOffMs, lastCoreRead),
+    },
+  ];
+}
+
+function coreCoolMs(cook: Cook, heatOffMs: number | undefined, read: FactOf<'coreRead'> | undefined): number | undefined {
+  if (heatOffMs === undefined) {
+    return undefined;
+  }
+  if (read === undefined) {
+    return heatOffMs + coreCoolMinutes(cook.chamberC, cook.roomC) * MINUTE_MS;
+  }
+  const readMs = Date.parse(read.at);
+  if (read.celsius <= SAFE_CORE_C) {
+    return readMs;
+  }
+  const target = Math.max(SAFE_CORE_C - cook.roomC, 2);
+  // A thermometer on the glass reads the outside; the core follows.
+  return readMs + (coolingMinutes(Math.max(read.celsius - cook.roomC, target), target, CANNER_COOLING_RATE) + CORE_LAG_MIN) * MINUTE_MS;
+}
+
+function lastOf<K extends Fact['kind']>(facts: readonly Fact[], kind: K): FactOf<K> | undefined {
+  return facts.findLast((f): f is FactOf<K> => f.kind === kind);
+}
+
+function earliest(instants: readonly (string | undefined)[]): number | undefined {
+  const known = instants.flatMap((i) => (i === undefined ? [] : [Date.parse(i)]));
+  return known.length === 0 ? undefined : Math.min(...known);
+}
+
+function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
+  const list = map.get(key);
+  if (list === undefined) {
+    map.set(key, [value]);
+  } else {
+    list.push(value);
+  }
+}
+
+function groupBy<V, K>(values: readonly V[], keyOf: (value: V) => K): Map<K, V[]> {
+  const groups = new Map<K, V[]>();
+  values.forEach((value) => push(groups, keyOf(value), value));
+  return groups;
+}

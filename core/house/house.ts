@@ -1,0 +1,68 @@
+import type { CookState, CookVerdict } from '../cook/cook-state.js';
+import type { ColonizationForecast } from '../growth/fit-colonization.js';
+import type { Batch, Cook, Vessel } from '../record/batch.js';
+import type { Household, Isolate, Species } from '../record/definitions.js';
+import type { Fact, FactOf } from '../record/effective.js';
+import type { HydrationStep } from '../record/entry.js';
+import type { BatchId, CookId, VesselId } from '../record/ids.js';
+import type { Lineage } from '../record/lineage.js';
+import type { Records } from '../record/tables.js';
+import type { VesselState } from '../record/vessel-state.js';
+
+/** One vessel with everything that is known of it. */
+export interface VesselView {
+  readonly vessel: Vessel;
+  readonly batch: Batch;
+  readonly code: string;
+  readonly state: VesselState;
+  readonly isolate?: Isolate;
+  readonly species?: Species;
+  /** What is left to give, in the unit of its stage: ml for cultures, g for spawn. */
+  readonly left: number;
+  readonly leftUnit: 'ml' | 'g';
+}
+
+/** A batch with its vessels and where it stands in being made ready. */
+export interface BatchView {
+  readonly batch: Batch;
+  readonly code: string;
+  readonly madeAtMs: number;
+  readonly vessels: readonly VesselView[];
+  readonly steps: readonly FactOf<'stepDone'>[];
+  readonly lastStep?: HydrationStep;
+  readonly lastStepMs?: number;
+  readonly tissue?: FactOf<'tissueTested'>['result'];
+  readonly weighedG?: number;
+  /** Moisture that the weighing revealed. */
+  readonly weighedMoisture?: number;
+  readonly species?: Species;
+  readonly isolate?: Isolate;
+  readonly inoculatedAtMs?: number;
+  /** Shared by the sound, running vessels; absent before inoculation. */
+  readonly forecast?: ColonizationForecast;
+}
+
+export interface CookView {
+  readonly cook: Cook;
+  readonly steps: readonly FactOf<'cookStep'>[];
+  readonly state: CookState;
+  readonly verdict: CookVerdict;
+  readonly vesselIds: readonly VesselId[];
+  readonly batches: readonly BatchId[];
+  /** When the middle of the load should be below 30 °C; refined by a reading. */
+  readonly coreCoolMs?: number;
+  readonly lastCoreRead?: FactOf<'coreRead'>;
+}
+
+/** Everything derived from the records of one house at one moment. */
+export interface House {
+  readonly records: Omit<Records, 'photos'>;
+  readonly household?: Household;
+  readonly facts: readonly Fact[];
+  readonly batches: readonly BatchView[];
+  readonly batchById: ReadonlyMap<BatchId, BatchView>;
+  readonly vesselById: ReadonlyMap<VesselId, VesselView>;
+  readonly cooks: readonly CookView[];
+  readonly cookById: ReadonlyMap<CookId, CookView>;
+  readonly lineage: Lineage;
+}

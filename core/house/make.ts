@@ -1,0 +1,94 @@
+import type { CookPlan } from '../cook/programme.js';
+import type { ScaledFormula } from '../formula/scale.js';
+import type { Batch, BatchPlan, Cook, ResolvedFormula, Vessel } from '../record/batch.js';
+import type { Appliance, VesselType } from '../record/definitions.js';
+import type { EntryOf } from '../record/entry.js';
+import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
+import { newId, type Random } from '../record/new-id.js';
+
+/** Time and randomness, passed in. */
+export interface MakeContext {
+  readonly nowMs: number;
+  readonly random: Random;
+}
+
+export interface NewBatch {
+  readonly batch: Batch;
+  readonly vessels: readonly Vessel[];
+  readonly entry: EntryOf<'batchMade'>;
+}
+
+/** The records of a planned medium: the batch with its formula and plan copied in, its vessels, its first entry. */
+export function makeBatch(formula: ResolvedFormula, scaled: ScaledFormula, number: number, context: MakeContext): NewBatch {
+  const plan: BatchPlan = {
+    fill: scaled.fill,
+    targetMoisture: scaled.moisture,
+    spare: scaled.spare,
+    parts: scaled.parts.map((p) => ({ materialId: p.material.id, name: p.material.name, massG: p.roundedG })),
+    waterG: scaled.waterRoundedG,
+    dryMatterG: scaled.parts.reduce((sum, p) => sum + p.roundedG * (1 - p.material.moisture.value), 0),
+    wetG: scaled.wetG,
+    vesselWetG: scaled.vesselWetG,
+  };
+  return assemble({ stage: formula.stage, vessel: scaled.vessel, formula, plan }, number, scaled.count, context);
+}
+
+/** The records of a culture that came into the house: one vessel type, one isolate, a volume in each. */
+export function receiveCulture(
+  culture: { readonly vessel: VesselType; readonly isolateId: string; readonly contentsMl: number; readonly count: number },
+  number: number,
+  context: MakeContext,
+): NewBatch {
+  const { vessel, isolateId, contentsMl, count } = culture;
+  const stage = vessel.kind === 'dish' ? 'agar' : 'liquid';
+  return assemble({ stage, vessel, isolateId, contentsMl }, number, count, context);
+}
+
+function assemble(
+  content: Pick<Batch, 'stage' | 'vessel' | 'formula' | 'plan' | 'isolateId' | 'contentsMl'>,
+  number: number,
+  count: number,
+  { nowMs, random }: MakeContext,
+): NewBatch {
+  const at = new Date(nowMs).toISOString();
+  const id = newId(nowMs, random) as BatchId;
+  const batch: Batch = { id, schemaVersion: 1, number, madeAt: at, ...content };
+  const vessels = Array.from({ length: count }, (_, i): Vessel => {
+    return { id: newId(nowMs, random) as VesselId, schemaVersion: 1, batchId: id, number: i + 1 };
+  });
+  const vesselIds = vessels.map((v) => v.id);
+  const entry = { id: newId(nowMs, random) as EntryId, schemaVersion: 1 as const, at, notedAt: at, kind: 'batchMade' as const, batchId: id, vesselIds };
+  return { batch, vessels, entry };
+}
+
+/** The records of a cook that is about to begin. */
+export function makeCook(
+  appliance: Appliance,
+  plan: CookPlan,
+  roomC: number,
+  vesselIds: readonly VesselId[],
+  number: number,
+  { nowMs, random }: MakeContext,
+): { readonly cook: Cook; readonly entry: EntryOf<'cookLoaded'> } {
+  const at = new Date(nowMs).toISOString();
+  const id = newId(nowMs, random) as CookId;
+  const cook: Cook = {
+    id,
+    schemaVersion: 1,
+    number,
+    applianceId: appliance.id,
+    applianceName: appliance.name,
+    plannedAt: at,
+    gaugeKPa: plan.gaugeKPa,
+    atmosphereKPa: plan.atmosphereKPa,
+    chamberC: plan.chamberC,
+    holdMinutes: plan.holdMinutes,
+    ventMinutes: plan.ventMinutes,
+    comeUpMinutes: plan.comeUpMinutes,
+    openAfterMinutes: plan.openAfterMinutes,
+    waterMl: plan.water.startMl,
+    roomC,
+  };
+  const entry = { id: newId(nowMs, random) as EntryId, schemaVersion: 1 as const, at, notedAt: at, kind: 'cookLoaded' as const, cookId: id, vesselIds: [...vesselIds] };
+  return { cook, entry };
+}

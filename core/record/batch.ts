@@ -1,0 +1,92 @@
+import * as z from 'zod';
+import { Formula, Material, Stage, VesselType } from './definitions.js';
+import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId } from './ids.js';
+
+/** A formula with its materials copied in, as a batch keeps it. */
+export const ResolvedFormula = z.strictObject({
+  ...Formula.shape,
+  parts: z.array(z.strictObject({ material: Material, share: z.number().positive(), note: Line.optional() })).min(1).max(30),
+});
+export type ResolvedFormula = z.infer<typeof ResolvedFormula>;
+
+/** What was planned for a batch when it was made. Masses in grams for the whole batch. */
+export const BatchPlan = z.strictObject({
+  fill: z.number().positive().max(1),
+  targetMoisture: z.number().min(0).max(1),
+  spare: z.number().min(0).max(1),
+  parts: z.array(z.strictObject({ materialId: Key, name: Line, massG: z.number().nonnegative() })),
+  waterG: z.number().nonnegative(),
+  dryMatterG: z.number().positive(),
+  wetG: z.number().positive(),
+  vesselWetG: z.number().positive(),
+});
+export type BatchPlan = z.infer<typeof BatchPlan>;
+
+/**
+ * A group of like vessels with one code. Received cultures are batches too: they have an isolate and a volume
+ * where home-made media have a formula and a plan.
+ */
+export const Batch = z.strictObject({
+  id: BatchId,
+  schemaVersion: z.literal(1),
+  stage: Stage,
+  number: z.number().int().min(1).max(99_999),
+  madeAt: Instant,
+  vessel: VesselType,
+  formula: ResolvedFormula.optional(),
+  plan: BatchPlan.optional(),
+  isolateId: Key.optional(),
+  contentsMl: z.number().positive().max(20_000).optional(),
+});
+export type Batch = z.infer<typeof Batch>;
+
+export const Vessel = z.strictObject({
+  id: VesselId,
+  schemaVersion: z.literal(1),
+  batchId: BatchId,
+  number: z.number().int().min(1).max(500),
+});
+export type Vessel = z.infer<typeof Vessel>;
+
+/** One firing of a pressure cooker: what was planned. What happened is in the entries. */
+export const Cook = z.strictObject({
+  id: CookId,
+  schemaVersion: z.literal(1),
+  number: z.number().int().min(1).max(99_999),
+  applianceId: Key,
+  applianceName: Line,
+  plannedAt: Instant,
+  gaugeKPa: z.number().min(0).max(250),
+  atmosphereKPa: z.number().min(40).max(115),
+  chamberC: z.number().min(60).max(150),
+  holdMinutes: z.number().positive().max(1440),
+  ventMinutes: z.number().min(0).max(120),
+  comeUpMinutes: z.number().min(0).max(600),
+  openAfterMinutes: z.number().min(0).max(2880),
+  waterMl: z.number().positive().max(50_000),
+  roomC: z.number().min(5).max(40),
+});
+export type Cook = z.infer<typeof Cook>;
+
+/** A picture of a vessel. The bytes travel beside the record. */
+export const Photo = z.strictObject({
+  id: PhotoId,
+  schemaVersion: z.literal(1),
+  vesselId: VesselId,
+  takenAt: Instant,
+  mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+  bytes: z.instanceof(Uint8Array).refine((b) => b.length <= 8_000_000, { error: 'a photo may have 8 MB at most' }),
+});
+export type Photo = z.infer<typeof Photo>;
+
+const LETTERS = { agar: 'A', liquid: 'L', grain: 'G', bulk: 'B' } as const satisfies Record<Stage, string>;
+
+/** The code people write on the lid: stage letter and number, "G27". */
+export function batchCode(batch: Pick<Batch, 'stage' | 'number'>): string {
+  return `${LETTERS[batch.stage]}${batch.number}`;
+}
+
+/** "G27-3". */
+export function vesselCode(batch: Pick<Batch, 'stage' | 'number'>, vessel: Pick<Vessel, 'number'>): string {
+  return `${batchCode(batch)}-${vessel.number}`;
+}

@@ -1,0 +1,83 @@
+import * as z from 'zod';
+import { BatchId, CookId, EntryId, Instant, Line, PhotoId, Remark, VesselId } from './ids.js';
+
+/**
+ * A log entry is a fact with a time. It is appended and never edited; a correction is a later entry that names
+ * the earlier one. `at` is when it happened, `notedAt` when it was written down.
+ */
+const fact = { id: EntryId, schemaVersion: z.literal(1), at: Instant, notedAt: Instant };
+const vesselIds = z.array(VesselId).min(1).max(500);
+
+export const HydrationStep = z.enum(['soak', 'simmer', 'drain', 'dryEnough', 'mix', 'fill']);
+export type HydrationStep = z.infer<typeof HydrationStep>;
+
+export const CookStep = z.enum([
+  'lidOn',
+  'steamSteady',
+  'weightOn',
+  'atPressure',
+  'pressureLost',
+  'heatOff',
+  'open',
+  'boiledDry',
+  'stop',
+]);
+export type CookStep = z.infer<typeof CookStep>;
+
+export const Place = z.enum(['shelf', 'fridge', 'tent', 'counter']);
+export type Place = z.infer<typeof Place>;
+
+/** What a look can suspect; the word is always shown beside the letter. */
+export const Contaminant = z.enum(['greenMold', 'darkMold', 'pinMold', 'orangeMold', 'cobweb', 'wetRot', 'yeast', 'unsure']);
+export type Contaminant = z.infer<typeof Contaminant>;
+
+export const Entry = z.discriminatedUnion('kind', [
+  z.strictObject({ ...fact, kind: z.literal('batchMade'), batchId: BatchId, vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('stepDone'), batchId: BatchId, step: HydrationStep }),
+  z.strictObject({ ...fact, kind: z.literal('tissueTested'), batchId: BatchId, result: z.enum(['dry', 'right', 'wet']) }),
+  z.strictObject({ ...fact, kind: z.literal('weighed'), batchId: BatchId, massG: z.number().positive().max(1_000_000) }),
+  z.strictObject({ ...fact, kind: z.literal('cookLoaded'), cookId: CookId, vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('cookStep'), cookId: CookId, step: CookStep, carryOn: z.boolean().optional() }),
+  z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: Line }),
+  z.strictObject({ ...fact, kind: z.literal('coreRead'), cookId: CookId, celsius: z.number().min(-20).max(150) }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('inoculated'),
+    vesselIds,
+    sourceVesselIds: vesselIds,
+    doseEach: z.number().positive().max(100_000),
+    doseUnit: z.enum(['ml', 'g']),
+    flamed: z.boolean().optional(),
+  }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('inspected'),
+    vesselIds,
+    fraction: z.number().min(0).max(1).optional(),
+    suspect: Contaminant.optional(),
+    note: Remark.optional(),
+    photoId: PhotoId.optional(),
+  }),
+  z.strictObject({ ...fact, kind: z.literal('shaken'), vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('moved'), vesselIds, place: Place }),
+  z.strictObject({ ...fact, kind: z.literal('opened'), vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('pinned'), vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('harvested'), vesselIds, massG: z.number().positive().max(20_000) }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('discarded'),
+    vesselIds,
+    reason: z.enum(['contaminated', 'dropped', 'spent', 'other']),
+  }),
+  z.strictObject({ ...fact, kind: z.literal('takenBack'), entryId: EntryId }),
+  z.strictObject({ ...fact, kind: z.literal('putBack'), entryId: EntryId }),
+  z.strictObject({ ...fact, kind: z.literal('retimed'), entryId: EntryId, actualAt: Instant }),
+]);
+export type Entry = z.infer<typeof Entry>;
+export type EntryKind = Entry['kind'];
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
+
+/** Entries that speak of other entries instead of the world. */
+export function isCorrection(entry: Entry): entry is EntryOf<'takenBack' | 'putBack' | 'retimed'> {
+  return entry.kind === 'takenBack' || entry.kind === 'putBack' || entry.kind === 'retimed';
+}

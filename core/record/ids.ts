@@ -1,0 +1,24 @@
+import * as z from 'zod';
+
+/** Identifiers are UUIDs, version 7 where we make them, so that records of two devices can be merged by union. */
+export const BatchId = z.uuid().brand<'BatchId'>();
+export type BatchId = z.infer<typeof BatchId>;
+export const VesselId = z.uuid().brand<'VesselId'>();
+export type VesselId = z.infer<typeof VesselId>;
+export const CookId = z.uuid().brand<'CookId'>();
+export type CookId = z.infer<typeof CookId>;
+export const EntryId = z.uuid().brand<'EntryId'>();
+export type EntryId = z.infer<typeof EntryId>;
+export const PhotoId = z.uuid().brand<'PhotoId'>();
+export type PhotoId = z.infer<typeof PhotoId>;
+
+/** Definitions that ship have readable keys, so that a newer version of the app can improve them in place. */
+export const Key = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/);
+
+/** An instant in UTC, ISO 8601 with milliseconds at most. */
+export const Instant = z.iso.datetime();
+
+/** One line of text from a person. Never trusted as markup. */
+export const Line = z.string().trim().min(1).max(80);
+/** A longer remark from a person. */
+export const Remark = z.string().trim().min(1).max(2000);

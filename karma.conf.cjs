@@ -1,0 +1,15 @@
+process.env.CHROME_BIN ??= '/usr/bin/chromium';
+
+module.exports = (config) => {
+  config.set({
+    frameworks: ['jasmine'],
+    plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
+    client: { jasmine: { random: true, seed: 4711 } },
+    reporters: ['progress'],
+    browsers: ['HouseChromium'],
+    customLaunchers: {
+      HouseChromium: { base: 'ChromeHeadless', flags: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] },
+    },
+    singleRun: true,
+  });
+};

@@ -1,0 +1,42 @@
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { ensureBuilt } from './build.mjs';
+import { say, stopWith } from './say.mjs';
+
+const DEFAULT_PORT = 4310;
+
+/** Serves the app on loopback until Ctrl-C. @param {'demo' | 'own'} house whose address is printed */
+export async function runApp(house) {
+  const port = portFrom(process.env.PORT);
+  await ensureBuilt();
+  const { serve, stop } = await import(pathToFileURL(resolve('dist/server/serve.js')).href);
+  let running;
+  try {
+    running = await serve({ appDir: resolve('dist/app/browser'), port });
+  } catch (error) {
+    if (error?.code === 'EADDRINUSE') {
+      stopWith(`Port ${port} is taken. Stop the other program, or choose another: PORT=${port + 1} npm run demo. (Each port has its own database.)`);
+    }
+    throw error;
+  }
+  const { server, origin } = running;
+  say('');
+  say(house === 'demo' ? `  Nailwort, the made-up household: ${origin}/demo/` : `  Nailwort, your own house: ${origin}/`);
+  say('  Only this machine can reach it. Stop with Ctrl-C.');
+  const end = () => {
+    stop(server).then(() => process.exit(0));
+  };
+  process.on('SIGINT', end);
+  process.on('SIGTERM', end);
+}
+
+export function portFrom(text) {
+  if (text === undefined || text === '') {
+    return DEFAULT_PORT;
+  }
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+    throw new Error(`PORT must be a whole number between 1 and 65535. It is "${text}".`);
+  }
+  return port;
+}
