@@ -1,5 +1,3 @@
-import './zod-config.js';
-
 // quantity
 export { convert, type ConvertOptions } from './quantity/convert.js';
 export { decimalsOf, formatNumber, kitchenMeasure, roundToStep } from './quantity/format.js';

@@ -34,6 +34,11 @@ export class HouseStore {
   });
   readonly household = computed(() => this.house()?.household);
 
+  /** Whether the first facts were ever given; asked of the database itself, not of what was last seen of it. */
+  async isFurnished(): Promise<boolean> {
+    return (await this.db.rows('household').count()) > 0;
+  }
+
   private readAll(): Promise<Record<LiveTable, unknown[]>> {
     return this.db.transaction('r', LIVE_TABLES, async () => {
       const rows = await Promise.all(LIVE_TABLES.map((name) => this.db.rows(name).toArray()));

@@ -30,6 +30,7 @@ import { VesselGlyph } from './vessel-glyph';
     :host {
       position: relative;
       display: block;
+      container-type: inline-size;
     }
     svg {
       display: block;
@@ -37,12 +38,12 @@ import { VesselGlyph } from './vessel-glyph';
     }
     .jars {
       position: absolute;
-      left: 14%;
-      right: 14%;
+      left: 12%;
+      right: 12%;
       bottom: 21%;
       display: flex;
       justify-content: space-between;
-      --glyph-height: clamp(90px, 9.5vw, 118px);
+      --glyph-height: 33cqw;
     }
     .pot {
       fill: none;

@@ -88,6 +88,7 @@ const DRAWINGS: Readonly<Record<VesselKind, Drawing>> = {
     svg {
       display: block;
       height: var(--glyph-height, 58px);
+      max-width: 100%;
       overflow: visible;
     }
     .line {

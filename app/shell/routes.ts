@@ -1,24 +1,17 @@
 import { inject } from '@angular/core';
 import { Router, type CanActivateFn, type Routes } from '@angular/router';
-import { filter, firstValueFrom, map } from 'rxjs';
 import { HouseStore } from '../data/house-store';
 import { WHICH_HOUSE } from '../data/which-house';
 
 /** A house without its first facts is asked for them; the made-up one is laid out instead. */
 const furnished: CanActivateFn = async () => {
-  const store = inject(HouseStore);
   const router = inject(Router);
   const { madeUp } = inject(WHICH_HOUSE);
-  const household = await firstValueFrom(
-    store.status$.pipe(
-      filter((s) => s.kind !== 'loading'),
-      map((s) => (s.kind === 'ready' ? s.house.household : undefined)),
-    ),
-  );
-  if (household !== undefined || store.status().kind === 'failed') {
-    return true;
-  }
-  return router.parseUrl(madeUp ? '/lay-out' : '/start');
+  // When the database cannot be opened, the page says so itself.
+  const isFurnished = await inject(HouseStore)
+    .isFurnished()
+    .catch(() => true);
+  return isFurnished || router.parseUrl(madeUp ? '/lay-out' : '/start');
 };
 
 export const PLACES = [

@@ -89,7 +89,7 @@ function keyOf(item: DueItem): string {
 
 /** All items are in the page; those that would be cut are hidden and counted instead. */
 function countFitting(line: HTMLElement): number {
-  const right = line.getBoundingClientRect().right;
+  const { right } = line.getBoundingClientRect();
   const items = [...line.querySelectorAll<HTMLElement>('.item')];
-  return items.filter((item) => item.offsetLeft - line.offsetLeft + item.scrollWidth <= right - line.getBoundingClientRect().left).length;
+  return items.filter((item) => item.getBoundingClientRect().right <= right).length;
 }

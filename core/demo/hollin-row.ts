@@ -88,17 +88,20 @@ function addCultures(demo: DemoBuilder, day: DayAt) {
   const l5 = broth(116, 5, 'bp-alder', 300);
   const l6 = broth(116, 6, 'bp-alder', 300);
   const l7 = broth(115, 7, 'bp-alder', 600);
+  const l8 = broth(114, 8, 'ko-sill', 300);
   for (const [index, jar] of [l5, l6, l7].entries()) {
     demo.inoculate(day(115, 19), jar, a12[index]!, 1);
   }
-  return { l5: l5[0]!, l6: l6[0]!, l7: l7[0]!, l9: broth(58, 9, 'cn-ridge', 600)[0]!, l10: broth(45, 10, 'sh-crate', 300)[0]!, l12: broth(26, 12, 'ko-sill', 350)[0]! };
+  return { l5: l5[0]!, l6: l6[0]!, l7: l7[0]!, l8: l8[0]!, l9: broth(58, 9, 'cn-ridge', 600)[0]!, l10: broth(45, 10, 'sh-crate', 300)[0]!, l12: broth(26, 12, 'ko-sill', 350)[0]! };
 }
 
 /** Story one: every bad jar of the summer was fed from L6. Story three begins: each wheat is wetter. */
 function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
-  const g14 = demo.medium(day(106, 17), 14, 'wheat-spawn', 'quart-jar', 8, 0.502);
-  demo.cook(day(105, 9), 1, g14);
+  const g14 = demo.medium(day(106, 17), 14, 'wheat-spawn', 'quart-jar', 4, 0.502);
+  const g18 = demo.medium(day(106, 18), 18, 'rye-spawn', 'quart-jar', 4, 0.499);
+  demo.cook(day(105, 9), 1, [...g14, ...g18]);
   demo.inoculate(day(104, 9), g14, c.l5, 2);
+  demo.inoculate(day(104, 9.5), g18, c.l8, 2);
   const g15 = demo.medium(day(102, 17), 15, 'barley-spawn', 'quart-jar', 8, 0.497);
   demo.cook(day(101, 9), 2, g15);
   demo.inoculate(day(100, 9), g15.slice(0, 5), c.l6, 2);
@@ -112,10 +115,10 @@ function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
   demo.inoculate(day(96, 9), g17, c.l7, 2);
 
   const bad = [...g15.slice(0, 4), ...g16.slice(0, 2)];
-  demo.look(day(95, 8), [...g14, ...g15, ...g16].filter((id) => !bad.includes(id)), 0.18);
+  demo.look(day(95, 8), [...g14, ...g18, ...g15, ...g16].filter((id) => !bad.includes(id)), 0.18);
   demo.suspect(day(94, 8), bad, 'wetRot', 'Grey, greasy kernels at the side where the needle went in.');
   demo.say(day(93, 18), { kind: 'discarded', vesselIds: bad, reason: 'contaminated' });
-  const clean = [...g14, ...g15.slice(4), ...g16.slice(2), ...g17];
+  const clean = [...g14, ...g18, ...g15.slice(4), ...g16.slice(2), ...g17];
   demo.say(day(92, 9), { kind: 'shaken', vesselIds: clean });
   demo.look(day(87, 8), clean, 0.78);
   demo.look(day(80, 8), clean, 1, 0);
@@ -136,8 +139,8 @@ function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
     old.forEach((id, i) => demo.say(day(daysAgo!, 8 + i / 10), { kind: 'harvested', vesselIds: [id], massG: grams! + 17 * ((i * 5 + flush) % 7) - 40 }));
   }
   demo.say(day(20, 9), { kind: 'discarded', vesselIds: old, reason: 'spent' });
-  demo.say(day(60, 9), { kind: 'discarded', vesselIds: [...g14.slice(0, 4), g15[5]!, g15[6]!, g16[4]!], reason: 'spent' });
-  return { g17, g16 };
+  demo.say(day(60, 9), { kind: 'discarded', vesselIds: [...g14, g15[5]!, g15[6]!, g16[4]!], reason: 'spent' });
+  return { g17, g18 };
 }
 
 function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSummer>): void {
@@ -146,7 +149,7 @@ function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSumm
   demo.cook(day(49, 9), 7, [...b27, b28[0]!]);
   demo.cook(day(49, 16), 8, b28.slice(1));
   demo.spawn(day(48, 9), b28, spawn.g17.slice(0, 4), 340);
-  demo.spawn(day(48, 10), b27, [spawn.g17[4]!, spawn.g17[5]!], 300);
+  demo.spawn(day(48, 10), b27, spawn.g18.slice(0, 2), 300);
   const all = [...b27, ...b28];
   demo.look(day(36, 8), all, 0.55);
   demo.look(day(24, 8), all, 1, 0);
@@ -157,7 +160,7 @@ function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSumm
   demo.say(day(8, 8.2), { kind: 'harvested', vesselIds: [b27[0]!], massG: 262 });
   demo.say(day(6, 9), { kind: 'pinned', vesselIds: [b28[1]!, b28[3]!] });
   demo.say(day(2, 9), { kind: 'pinned', vesselIds: [b28[2]!, b27[0]!] });
-  demo.say(day(20, 9.5), { kind: 'discarded', vesselIds: spawn.g17.slice(0, 6), reason: 'spent' });
+  demo.say(day(20, 9.5), { kind: 'discarded', vesselIds: [...spawn.g17.slice(0, 4), ...spawn.g18.slice(0, 2)], reason: 'spent' });
 }
 
 /** Story two: cook 11 was vented for one minute, and only its jars turn. */

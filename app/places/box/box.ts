@@ -71,7 +71,7 @@ export class Box {
   protected readonly readingText = signal('');
   protected readonly readingProblem = signal('');
   protected readonly cultures = computed(() =>
-    (this.store.house()?.batches ?? []).filter((b) => b.batch.contentsMl !== undefined).flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1)),
+    (this.store.house()?.batches ?? []).filter((b) => b.batch.contentsMl !== undefined).flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1)).reverse(),
   );
   protected readonly settle = computed(() => {
     const read = this.store.house()?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === SETTLED);

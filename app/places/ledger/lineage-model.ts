@@ -82,11 +82,18 @@ function edgesOf(nodes: readonly LineageNode[], house: House): LineageEdge[] {
   return [...edges.values()];
 }
 
-/** The way back from a vessel to its culture, nearest first, in words. */
-export function wayBack(start: VesselView, house: House): readonly { readonly view: VesselView; readonly words: string }[] {
-  return ancestors(house.lineage, start.vessel.id).flatMap((id) => {
-    const view = house.vesselById.get(id);
-    return view === undefined ? [] : [{ view, words: wordsFor(view) }];
+export interface WayStep {
+  readonly views: readonly VesselView[];
+  readonly words: string;
+}
+
+/** The way back from a vessel to its culture, nearest first; vessels of one batch share a step. */
+export function wayBack(start: VesselView, house: House): readonly WayStep[] {
+  const views = ancestors(house.lineage, start.vessel.id).flatMap((id) => house.vesselById.get(id) ?? []);
+  const batches = [...new Set(views.map((v) => v.batch.id))];
+  return batches.map((id) => {
+    const own = views.filter((v) => v.batch.id === id);
+    return { views: own, words: wordsFor(own[0]!) };
   });
 }
 
