@@ -8,7 +8,10 @@ module.exports = (config) => {
     reporters: ['progress'],
     browsers: ['HouseChromium'],
     customLaunchers: {
-      HouseChromium: { base: 'ChromeHeadless', flags: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] },
+      HouseChromium: {
+        base: 'ChromeHeadless',
+        flags: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+      },
     },
     singleRun: true,
   });

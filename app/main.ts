@@ -5,5 +5,7 @@ import { installTrustedTypes } from './shell/trusted-types';
 
 installTrustedTypes();
 bootstrapApplication(Root, appConfig).catch((error: unknown) => {
-  document.body.append(`Nailwort could not start: ${String(error)}. Your records are untouched; reload to try again.`);
+  document.body.append(
+    `Nailwort could not start: ${String(error)}. Your records are untouched; reload to try again.`,
+  );
 });

@@ -55,7 +55,13 @@ export function requireWithin(value: number, rule: RangeRule): number {
   }
   if (!(value >= rule.min && value <= rule.max) || (rule.whole && !Number.isInteger(value))) {
     const typed = `${plain(value * times)}${unit}`;
-    throw new CoreError('out-of-range', rule.field, value, allowed, `${rule.field} must be ${allowed}. You gave ${typed}.`);
+    throw new CoreError(
+      'out-of-range',
+      rule.field,
+      value,
+      allowed,
+      `${rule.field} must be ${allowed}. You gave ${typed}.`,
+    );
   }
   return value;
 }
@@ -69,5 +75,9 @@ function shown(value: unknown): string {
     return Number.isNaN(value) ? 'no number' : plain(value);
   }
   const text = typeof value === 'string' ? value : JSON.stringify(value);
-  return text === undefined ? 'nothing' : text.length > 40 ? `${text.slice(0, 40)}…` : text;
+  return (text as string | undefined) === undefined
+    ? 'nothing'
+    : text.length > 40
+      ? `${text.slice(0, 40)}…`
+      : text;
 }

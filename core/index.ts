@@ -11,7 +11,13 @@ export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule
 export { shippedMaterials } from './material/shipped-materials.js';
 export { hydrationSteps, type HydrationPlan } from './formula/hydration.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './formula/moisture.js';
-export { reasonForMoisture, reasonForPart, reasonForWater, type Reason, type ReasonStep } from './formula/reasons.js';
+export {
+  reasonForMoisture,
+  reasonForPart,
+  reasonForWater,
+  type Reason,
+  type ReasonStep,
+} from './formula/reasons.js';
 export { resolveFormula } from './formula/resolve.js';
 export { COUNT_RULE, MOISTURE_RULE, SPARE_RULE, fillRule, scaleFormula } from './formula/scale.js';
 export type { ScaleTarget, ScaleWarning, ScaledFormula, ScaledPart } from './formula/scale.js';
@@ -23,14 +29,34 @@ export { chamberTemperature, gaugePressureFor, type ChamberInput } from './steam
 export { saturationPressure, saturationTemperature } from './steam/saturation.js';
 export { waterBudget, waterLostMl, type WaterBudget } from './steam/water-budget.js';
 export { comeUpMinutes, heatingEnergyKJ, type LoadMasses } from './heat/come-up.js';
-export { coolingMinutes, excessAfter, minutesToCool, NATURAL_CONVECTION, type CoolingInput } from './heat/cooling.js';
-export { equalLethalityHold, f0, lethalRate, type LethalityOptions, type ProfilePoint } from './heat/lethality.js';
+export {
+  coolingMinutes,
+  excessAfter,
+  minutesToCool,
+  NATURAL_CONVECTION,
+  type CoolingInput,
+} from './heat/cooling.js';
+export {
+  equalLethalityHold,
+  f0,
+  lethalRate,
+  type LethalityOptions,
+  type ProfilePoint,
+} from './heat/lethality.js';
 
 // cook
 export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chamber-profile.js';
 export { allowedCookSteps, cookState, cookVerdict, heldMs, holdLeftMinutes } from './cook/cook-state.js';
 export type { CookPhase, CookState, CookVerdict } from './cook/cook-state.js';
-export { coreCoolMinutes, householdAtmosphereKPa, openAfterMinutes, planCook, SAFE_CORE_C, tradeHold, VENT_MINUTES } from './cook/programme.js';
+export {
+  coreCoolMinutes,
+  householdAtmosphereKPa,
+  openAfterMinutes,
+  planCook,
+  SAFE_CORE_C,
+  tradeHold,
+  VENT_MINUTES,
+} from './cook/programme.js';
 export type { CookPlan, TradeHold } from './cook/programme.js';
 export { shippedAppliances } from './cook/shipped-appliances.js';
 
@@ -42,15 +68,58 @@ export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from '
 export { biologicalEfficiency } from './yield/biological-efficiency.js';
 
 // records
-export { Batch, BatchPlan, Cook, Photo, ResolvedFormula, Vessel, batchCode, vesselCode } from './record/batch.js';
-export { Appliance, Figure, Formula, Household, Isolate, Material, Species, Stage, VesselKind, VesselType } from './record/definitions.js';
+export {
+  Batch,
+  BatchPlan,
+  Cook,
+  Photo,
+  ResolvedFormula,
+  Vessel,
+  batchCode,
+  vesselCode,
+} from './record/batch.js';
+export {
+  Appliance,
+  Figure,
+  Formula,
+  Household,
+  Isolate,
+  Material,
+  Species,
+  Stage,
+  VesselKind,
+  VesselType,
+} from './record/definitions.js';
 export { effectiveEntries, type Fact, type FactOf } from './record/effective.js';
-export { Contaminant, CookStep, Entry, HydrationStep, Place, isCorrection, type EntryKind, type EntryOf } from './record/entry.js';
+export {
+  Contaminant,
+  CookStep,
+  Entry,
+  HydrationStep,
+  Place,
+  isCorrection,
+  type EntryKind,
+  type EntryOf,
+} from './record/entry.js';
 export { BatchId, CookId, EntryId, Key, Line, PhotoId, Remark, VesselId } from './record/ids.js';
 export { ancestors, descendants, lineage, type Lineage } from './record/lineage.js';
 export { newId, seededRandom, type Random } from './record/new-id.js';
-export { TABLES, TABLE_NAMES, emptyRecords, readRow, type ReadResult, type Records, type TableName } from './record/tables.js';
-export { foldVessel, vesselState, type Mark, type VesselPhase, type VesselState } from './record/vessel-state.js';
+export {
+  TABLES,
+  TABLE_NAMES,
+  emptyRecords,
+  readRow,
+  type ReadResult,
+  type Records,
+  type TableName,
+} from './record/tables.js';
+export {
+  foldVessel,
+  vesselState,
+  type Mark,
+  type VesselPhase,
+  type VesselState,
+} from './record/vessel-state.js';
 
 // house, plan
 export { buildHouse, forecastVessel } from './house/build-house.js';
@@ -58,10 +127,26 @@ export { checkEntry } from './house/check-entry.js';
 export type { BatchView, CookView, House, VesselView } from './house/house.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './house/make.js';
 export { nextBatchNumber, nextCookNumber } from './house/next-number.js';
-export { SHAKE_AT, dueItems, isLate, isOn, lastFraction, nextCutMs, type DueItem, type PlaceName } from './plan/due.js';
+export {
+  SHAKE_AT,
+  dueItems,
+  isLate,
+  isOn,
+  lastFraction,
+  nextCutMs,
+  type DueItem,
+  type PlaceName,
+} from './plan/due.js';
 
 // exchange
-export { ARCHIVE_FORMAT, MOST_ARCHIVE_BYTES, parseArchive, tableJsonSchemas, writeArchive, type Manifest } from './exchange/archive.js';
+export {
+  ARCHIVE_FORMAT,
+  MOST_ARCHIVE_BYTES,
+  parseArchive,
+  tableJsonSchemas,
+  writeArchive,
+  type Manifest,
+} from './exchange/archive.js';
 export { labelContent, type LabelContent } from './exchange/label.js';
 export { mergeArchives, type MergeDifference, type Merged } from './exchange/merge.js';
 

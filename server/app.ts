@@ -51,7 +51,10 @@ export function createApp({ appDir }: ServerDeps): Express {
     express.static(appDir, {
       index: false,
       setHeaders: (res, path) => {
-        res.setHeader('Cache-Control', HASHED_NAME.test(path) ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache');
+        res.setHeader(
+          'Cache-Control',
+          HASHED_NAME.test(path) ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache',
+        );
       },
     }),
   );
@@ -73,7 +76,10 @@ export function createApp({ appDir }: ServerDeps): Express {
       return;
     }
     const status = statusOf(error);
-    res.status(status).type('text/plain').send(status === 400 ? 'That address cannot be read.' : 'The server failed at this request.');
+    res
+      .status(status)
+      .type('text/plain')
+      .send(status === 400 ? 'That address cannot be read.' : 'The server failed at this request.');
   };
   app.use(lastHandler);
   return app;

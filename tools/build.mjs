@@ -4,7 +4,17 @@ import { say } from './say.mjs';
 import { hashOf, stampIs, writeStamp } from './stamp.mjs';
 
 const STAMP = 'dist/.stamp';
-const SOURCES = ['app', 'core', 'server', 'angular.json', 'tsconfig.json', 'tsconfig.app.json', 'tsconfig.worker.json', 'tsconfig.server.json', 'package-lock.json'];
+const SOURCES = [
+  'app',
+  'core',
+  'server',
+  'angular.json',
+  'tsconfig.json',
+  'tsconfig.app.json',
+  'tsconfig.worker.json',
+  'tsconfig.server.json',
+  'package-lock.json',
+];
 
 /** Builds app and server when a source changed since the last build. */
 export async function ensureBuilt() {

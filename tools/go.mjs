@@ -15,7 +15,9 @@ const COMMANDS = {
 
 const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
 if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) {
-  stopWith(`Nailwort needs Node ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}. Install a newer Node and run the command again.`);
+  stopWith(
+    `Nailwort needs Node ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}. Install a newer Node and run the command again.`,
+  );
 }
 const command = process.argv[2] ?? '';
 if (!Object.hasOwn(COMMANDS, command)) {

@@ -14,8 +14,12 @@ export async function ensureInstalled() {
   const npm = process.env.npm_execpath;
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
   // Settings of the outer npm run would be taken for settings of this one.
-  const env = Object.fromEntries(Object.entries(process.env).filter(([k]) => !/^npm_(lifecycle|package|command)/.test(k)));
-  const { code, output } = npm ? await run(process.execPath, [npm, ...args], { quiet: true, env }) : await run('npm', args, { quiet: true, env });
+  const env = Object.fromEntries(
+    Object.entries(process.env).filter(([k]) => !/^npm_(lifecycle|package|command)/.test(k)),
+  );
+  const { code, output } = npm
+    ? await run(process.execPath, [npm, ...args], { quiet: true, env })
+    : await run('npm', args, { quiet: true, env });
   if (code !== 0) {
     throw new Error(explain(output));
   }
@@ -33,6 +37,12 @@ export function explain(output) {
   if (/ENOSPC/.test(output)) {
     return 'The disk is full. Free some space (about 1 GB), then run this command again.';
   }
-  const last = output.trim().split('\n').findLast((line) => /error/i.test(line)) ?? output.trim().split('\n').at(-1) ?? '';
+  const last =
+    output
+      .trim()
+      .split('\n')
+      .findLast((line) => /error/i.test(line)) ??
+    output.trim().split('\n').at(-1) ??
+    '';
   return `The packages could not be installed: ${last.slice(0, 200)}. Try "npm ci" by hand to see all of it.`;
 }

@@ -15,13 +15,19 @@ export async function runApp(house) {
     running = await serve({ appDir: resolve('dist/app/browser'), port });
   } catch (error) {
     if (error?.code === 'EADDRINUSE') {
-      stopWith(`Port ${port} is taken. Stop the other program, or choose another: PORT=${port + 1} npm run demo. (Each port has its own database.)`);
+      stopWith(
+        `Port ${port} is taken. Stop the other program, or choose another: PORT=${port + 1} npm run demo. (Each port has its own database.)`,
+      );
     }
     throw error;
   }
   const { server, origin } = running;
   say('');
-  say(house === 'demo' ? `  Nailwort, the made-up household: ${origin}/demo/` : `  Nailwort, your own house: ${origin}/`);
+  say(
+    house === 'demo'
+      ? `  Nailwort, the made-up household: ${origin}/demo/`
+      : `  Nailwort, your own house: ${origin}/`,
+  );
   say('  Only this machine can reach it. Stop with Ctrl-C.');
   const end = () => {
     stop(server).then(() => process.exit(0));

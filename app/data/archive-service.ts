@@ -28,7 +28,9 @@ export class ArchiveService {
   }
 
   async wipe(): Promise<void> {
-    await this.db.transaction('rw', [...TABLE_NAMES], () => Promise.all(TABLE_NAMES.map((name) => this.db.rows(name).clear())));
+    await this.db.transaction('rw', [...TABLE_NAMES], () =>
+      Promise.all(TABLE_NAMES.map((name) => this.db.rows(name).clear())),
+    );
   }
 
   async fill(records: Records): Promise<void> {
@@ -51,9 +53,9 @@ async function replaceAll(db: HouseDb, records: Records): Promise<void> {
   });
 }
 
-async function putRows<K extends TableName>(db: HouseDb, name: K, records: Records): Promise<void> {
+async function putRows(db: HouseDb, name: TableName, records: Records): Promise<void> {
   await db.rows(name).clear();
-  await db.rows(name).bulkPut([...records[name]]);
+  await db.rows(name).bulkPut([...records[name]] as never);
 }
 
 function countRows(records: Records): number {

@@ -11,7 +11,7 @@ export class Chime {
 
   /** Rings once for each key. */
   ringOnce(key: string): void {
-    if (this.rung.has(key) || !navigator.userActivation?.hasBeenActive) {
+    if (this.rung.has(key) || !navigator.userActivation.hasBeenActive) {
       return;
     }
     this.rung.add(key);

@@ -2,7 +2,15 @@ import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { liveQuery } from 'dexie';
 import { catchError, from, map, of, shareReplay, type Observable } from 'rxjs';
-import { TABLE_NAMES, buildHouse, readRow, type Entry, type House, type Records, type TableName } from '../../core/index';
+import {
+  TABLE_NAMES,
+  buildHouse,
+  readRow,
+  type Entry,
+  type House,
+  type Records,
+  type TableName,
+} from '../../core/index';
 import { HOUSE_DB } from './house-db';
 
 /** Where the store stands. A row that no schema reads is left out and counted, never shown half. */
@@ -23,7 +31,9 @@ export class HouseStore {
 
   readonly status$: Observable<HouseStatus> = from(liveQuery(() => this.readAll())).pipe(
     map((raw) => this.build(raw)),
-    catchError((error: unknown) => of<HouseStatus>({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) })),
+    catchError((error: unknown) =>
+      of<HouseStatus>({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
+    ),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 
@@ -42,7 +52,10 @@ export class HouseStore {
   private readAll(): Promise<Record<LiveTable, unknown[]>> {
     return this.db.transaction('r', LIVE_TABLES, async () => {
       const rows = await Promise.all(LIVE_TABLES.map((name) => this.db.rows(name).toArray()));
-      return Object.fromEntries(LIVE_TABLES.map((name, i) => [name, rows[i] ?? []])) as Record<LiveTable, unknown[]>;
+      return Object.fromEntries(LIVE_TABLES.map((name, i) => [name, rows[i] ?? []])) as Record<
+        LiveTable,
+        unknown[]
+      >;
     });
   }
 
@@ -54,7 +67,10 @@ export class HouseStore {
         unreadable += result.length === 0 ? 1 : 0;
         return result;
       });
-    const records = Object.fromEntries(LIVE_TABLES.map((name) => [name, read(name)])) as unknown as Omit<Records, 'photos'>;
+    const records = Object.fromEntries(LIVE_TABLES.map((name) => [name, read(name)])) as unknown as Omit<
+      Records,
+      'photos'
+    >;
     return { kind: 'ready', house: buildHouse(records), unreadable };
   }
 

@@ -12,7 +12,9 @@ export class PhotoStore {
     const rows: unknown[] = await this.db.rows('photos').where('vesselId').equals(vesselId).toArray();
     return rows.flatMap((row) => {
       const photo = TABLES.photos.safeParse(row);
-      return photo.success ? [URL.createObjectURL(new Blob([photo.data.bytes.slice()], { type: photo.data.mime }))] : [];
+      return photo.success
+        ? [URL.createObjectURL(new Blob([photo.data.bytes.slice()], { type: photo.data.mime }))]
+        : [];
     });
   }
 }

@@ -1,4 +1,12 @@
-import { SHAKE_AT, expectedFraction, hydrationSteps, isOn, nextCutMs, type BatchView, type House } from '../../core/index';
+import {
+  SHAKE_AT,
+  expectedFraction,
+  hydrationSteps,
+  isOn,
+  nextCutMs,
+  type BatchView,
+  type House,
+} from '../../core/index';
 import { rangeWords, shortTime } from './words';
 
 const DAY_MS = 86_400_000;
@@ -7,7 +15,12 @@ const MINUTE_MS = 60_000;
 /** One batch on one line. */
 export interface RunLineModel {
   readonly dots: readonly { readonly atMs: number }[];
-  readonly bands: readonly { readonly fromMs: number; readonly toMs: number; readonly label: string; readonly due: boolean }[];
+  readonly bands: readonly {
+    readonly fromMs: number;
+    readonly toMs: number;
+    readonly label: string;
+    readonly due: boolean;
+  }[];
   readonly next?: { readonly words: string; readonly afterMs: number; readonly due: boolean };
   /** The whole line in words, for those who cannot see it. */
   readonly words: string;
@@ -18,7 +31,9 @@ export function runLineOf(view: BatchView, house: House, nowMs: number): RunLine
   const dots = dotsOf(view, house);
   const bands = view.forecast === undefined ? [] : growthBands(view, nowMs);
   const next = bands.length === 0 ? nextStep(view, house, nowMs) : undefined;
-  const words = [view.code, view.species?.name, ...bands.map((b) => b.label), next?.words].filter(Boolean).join(', ');
+  const words = [view.code, view.species?.name, ...bands.map((b) => b.label), next?.words]
+    .filter(Boolean)
+    .join(', ');
   return { dots, bands, next, words };
 }
 
@@ -28,7 +43,9 @@ function dotsOf(view: BatchView, house: House): { atMs: number }[] {
     view.madeAtMs,
     ...cooks.flatMap((c) => c.state.heatOffMs ?? c.state.lidOnMs ?? []),
     ...(view.inoculatedAtMs === undefined ? [] : [view.inoculatedAtMs]),
-    ...view.vessels.flatMap((v) => [v.state.shakenAt, v.state.openedAt].flatMap((at) => (at === undefined ? [] : [Date.parse(at)]))),
+    ...view.vessels.flatMap((v) =>
+      [v.state.shakenAt, v.state.openedAt].flatMap((at) => (at === undefined ? [] : [Date.parse(at)])),
+    ),
   ];
   return [...new Set(moments)].sort((a, b) => a - b).map((atMs) => ({ atMs }));
 }
@@ -45,12 +62,18 @@ function growthBands(view: BatchView, nowMs: number): RunLineModel['bands'][numb
     return first === undefined || last === undefined ? [] : [band(first, last + DAY_MS, 'harvest', nowMs)];
   }
   const bands: RunLineModel['bands'][number][] = [];
-  const waiting = view.batch.stage === 'grain' && view.vessels.some((v) => v.state.phase === 'running' && v.state.shakenAt === undefined && v.state.suspect === undefined);
+  const waiting =
+    view.batch.stage === 'grain' &&
+    view.vessels.some(
+      (v) => v.state.phase === 'running' && v.state.shakenAt === undefined && v.state.suspect === undefined,
+    );
   if (waiting && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
     const shakeDay = forecast.midDay + Math.log(SHAKE_AT / (1 - SHAKE_AT)) / forecast.ratePerDay;
     bands.push(band(start + (shakeDay - 1) * DAY_MS, start + (shakeDay + 1) * DAY_MS, 'shake', nowMs));
   }
-  const full = view.vessels.every((v) => v.state.phase === 'gone' || (v.state.marks[v.state.marks.length - 1]?.fraction ?? 0) >= 0.95);
+  const full = view.vessels.every(
+    (v) => v.state.phase === 'gone' || (v.state.marks[v.state.marks.length - 1]?.fraction ?? 0) >= 0.95,
+  );
   if (!full) {
     const [low, high] = [start + forecast.low * DAY_MS, start + forecast.high * DAY_MS];
     bands.push({ fromMs: low, toMs: high, label: `full ${rangeWords(low, high)}`, due: false });
@@ -65,11 +88,19 @@ function band(fromMs: number, toMs: number, label: string, nowMs: number): RunLi
 function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['next'] {
   const cook = house.cooks.find((c) => isOn(c) && c.batches.includes(view.batch.id));
   if (cook !== undefined) {
-    return { words: `in the ${cook.cook.applianceName.toLowerCase()}, then inoculate`, afterMs: nowMs, due: false };
+    return {
+      words: `in the ${cook.cook.applianceName.toLowerCase()}, then inoculate`,
+      afterMs: nowMs,
+      due: false,
+    };
   }
   const cooled = house.cooks.find((c) => c.batches.includes(view.batch.id) && c.coreCoolMs !== undefined);
   if (cooled?.coreCoolMs !== undefined && view.inoculatedAtMs === undefined) {
-    return { words: `inoculate from ${shortTime(cooled.coreCoolMs, nowMs)}`, afterMs: nowMs, due: cooled.coreCoolMs <= nowMs };
+    return {
+      words: `inoculate from ${shortTime(cooled.coreCoolMs, nowMs)}`,
+      afterMs: nowMs,
+      due: cooled.coreCoolMs <= nowMs,
+    };
   }
   const steps = view.batch.formula === undefined ? [] : hydrationSteps(view.batch.formula.hydration);
   const index = steps.findIndex((s) => s.step === view.lastStep);
@@ -80,5 +111,9 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
   }
   const minutes = steps[index]?.minutes?.usual ?? 0;
   const dueMs = (view.lastStepMs ?? view.madeAtMs) + minutes * MINUTE_MS;
-  return { words: `${next.deed.toLowerCase()} ${dueMs > nowMs ? `at ${shortTime(dueMs, nowMs)}` : 'now'}`, afterMs: nowMs, due: dueMs <= nowMs };
+  return {
+    words: `${next.deed.toLowerCase()} ${dueMs > nowMs ? `at ${shortTime(dueMs, nowMs)}` : 'now'}`,
+    afterMs: nowMs,
+    due: dueMs <= nowMs,
+  };
 }

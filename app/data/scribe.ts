@@ -30,7 +30,11 @@ import { Notices } from './notices';
 
 type Stamped = 'id' | 'schemaVersion' | 'at' | 'notedAt';
 /** What an entry says, before it gets its time and identity. */
-export type Said = Entry extends infer E ? (E extends Entry ? Omit<E, Stamped> & { readonly at?: string } : never) : never;
+export type Said = Entry extends infer E
+  ? E extends Entry
+    ? Omit<E, Stamped> & { readonly at?: string }
+    : never
+  : never;
 
 /** The newest thing that was noted, for the Today line. */
 export interface LastEntry {
@@ -68,26 +72,54 @@ export class Scribe {
   }
 
   async makeBatch(formula: ResolvedFormula, scaled: ScaledFormula): Promise<NewBatch | undefined> {
-    const made = makeBatch(formula, scaled, nextBatchNumber(this.mustHouse().records, formula.stage), this.context());
+    const made = makeBatch(
+      formula,
+      scaled,
+      nextBatchNumber(this.mustHouse().records, formula.stage),
+      this.context(),
+    );
     return (await this.keep(made)) ? made : undefined;
   }
 
-  async receiveCulture(culture: { vessel: VesselType; isolate: Isolate; contentsMl: number; count: number }): Promise<NewBatch | undefined> {
+  async receiveCulture(culture: {
+    vessel: VesselType;
+    isolate: Isolate;
+    contentsMl: number;
+    count: number;
+  }): Promise<NewBatch | undefined> {
     const { vessel, isolate, contentsMl, count } = culture;
     const stage = vessel.kind === 'dish' ? 'agar' : 'liquid';
-    const made = receiveCulture({ vessel, isolateId: isolate.id, contentsMl, count }, nextBatchNumber(this.mustHouse().records, stage), this.context());
+    const made = receiveCulture(
+      { vessel, isolateId: isolate.id, contentsMl, count },
+      nextBatchNumber(this.mustHouse().records, stage),
+      this.context(),
+    );
     return (await this.keep(made, isolate)) ? made : undefined;
   }
 
   /** Loads a cook and puts its lid on, with the checklist as read, in one transaction. */
-  async startCook(appliance: Appliance, plan: CookPlan, vesselIds: readonly VesselId[], caution: string): Promise<CookId | undefined> {
+  async startCook(
+    appliance: Appliance,
+    plan: CookPlan,
+    vesselIds: readonly VesselId[],
+    caution: string,
+  ): Promise<CookId | undefined> {
     const house = this.mustHouse();
-    const { cook, entry } = makeCook(appliance, plan, house.household?.roomC ?? 20, vesselIds, nextCookNumber(house.records), this.context());
+    const { cook, entry } = makeCook(
+      appliance,
+      plan,
+      house.household?.roomC ?? 20,
+      vesselIds,
+      nextCookNumber(house.records),
+      this.context(),
+    );
     const saved = await this.write(() =>
       this.db.transaction('rw', ['cooks', 'entries'], async () => {
         await this.db.rows('cooks').add(cook);
         const checked = this.stamp({ kind: 'cautionRead', caution });
-        await this.db.rows('entries').bulkAdd([entry, checked, this.stamp({ kind: 'cookStep', cookId: cook.id, step: 'lidOn' })]);
+        await this.db
+          .rows('entries')
+          .bulkAdd([entry, checked, this.stamp({ kind: 'cookStep', cookId: cook.id, step: 'lidOn' })]);
       }),
     );
     return saved ? cook.id : undefined;
@@ -142,7 +174,7 @@ export class Scribe {
   private stamp(said: Said): Entry {
     const { nowMs, random } = this.context();
     const notedAt = new Date(nowMs).toISOString();
-    return { at: notedAt, ...said, id: newId(nowMs, random) as EntryId, schemaVersion: 1, notedAt } as Entry;
+    return { at: notedAt, ...said, id: newId(nowMs, random) as EntryId, schemaVersion: 1, notedAt };
   }
 
   private context(): MakeContext {
@@ -152,7 +184,13 @@ export class Scribe {
   private mustHouse(): House {
     const house = this.store.house();
     if (house === undefined) {
-      throw new CoreError('wrong-state', 'The house', 'not open', 'open', 'The records are still being opened. Try again in a moment.');
+      throw new CoreError(
+        'wrong-state',
+        'The house',
+        'not open',
+        'open',
+        'The records are still being opened. Try again in a moment.',
+      );
     }
     return house;
   }
@@ -186,6 +224,6 @@ let asked = false;
 function askToPersist(): void {
   if (!asked) {
     asked = true;
-    void navigator.storage?.persist?.();
+    void navigator.storage.persist();
   }
 }

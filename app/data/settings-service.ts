@@ -31,7 +31,9 @@ export class SettingsService {
       this.notices.clear();
       return true;
     } catch (error) {
-      this.notices.show({ text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.` });
+      this.notices.show({
+        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+      });
       return false;
     }
   }
@@ -54,5 +56,11 @@ function parse<K extends DefinitionTable>(table: K, row: unknown): Records[K][nu
   }
   const issue = result.error.issues[0];
   const path = issue?.path.map(String).join('.') ?? '';
-  throw new CoreError('out-of-range', path, undefined, issue?.message ?? '', `${FIELD_WORDS[path] ?? path}: ${issue?.message ?? 'cannot be kept'}.`);
+  throw new CoreError(
+    'out-of-range',
+    path,
+    undefined,
+    issue?.message ?? '',
+    `${FIELD_WORDS[path] ?? path}: ${issue?.message ?? 'cannot be kept'}.`,
+  );
 }

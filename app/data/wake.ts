@@ -30,9 +30,9 @@ export class Wake {
 
   private async take(): Promise<void> {
     try {
-      this.lock = await navigator.wakeLock?.request('screen');
+      this.lock = await navigator.wakeLock.request('screen');
     } catch {
-      // Refused on low battery or without permission: the clock runs on all the same.
+      // Refused on low battery, without permission or by an old browser: the clock runs on all the same.
       this.lock = undefined;
     }
   }

@@ -13,7 +13,9 @@ import {
 } from '../../core/index';
 
 /** Wording of what the records hold. Kitchen English, one place for each word. */
-export const CONTAMINANT_WORDS: Readonly<Record<Contaminant, { readonly letter: string; readonly word: string; readonly caution?: string }>> = {
+export const CONTAMINANT_WORDS: Readonly<
+  Record<Contaminant, { readonly letter: string; readonly word: string; readonly caution?: string }>
+> = {
   greenMold: { letter: 'G', word: 'green mold' },
   darkMold: { letter: 'D', word: 'dark powder mold' },
   pinMold: { letter: 'P', word: 'pin mold' },
@@ -77,7 +79,9 @@ export function vesselWords(ids: readonly VesselId[], house: House): string {
   return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
 }
 
-const HYDRATION_WORDS = new Map([...hydrationSteps('soak-simmer'), ...hydrationSteps('mix')].map((s) => [s.step, s.deed]));
+const HYDRATION_WORDS = new Map(
+  [...hydrationSteps('soak-simmer'), ...hydrationSteps('mix')].map((s) => [s.step, s.deed]),
+);
 
 /** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
 export function entryWords(entry: Entry, house: House): string {

@@ -14,7 +14,9 @@ const STEPS = 1000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="above">
-      <span class="wanted rye strong" [class.leftward]="value() > 0.3" [style.left.%]="value() * 100">{{ percent(value()) }} wanted</span>
+      <span class="wanted rye strong" [class.leftward]="value() > 0.3" [style.left.%]="value() * 100"
+        >{{ percent(value()) }} wanted</span
+      >
       @for (mark of marks(); track $index) {
         <span class="past" [style.left.%]="mark.moisture * 100" aria-hidden="true"></span>
       }
@@ -23,8 +25,12 @@ const STEPS = 1000;
       }
     </div>
     <div class="bar">
-      <span class="water" [style.width.%]="value() * 100"><span>water {{ grams(waterG()) }} g</span></span>
-      <span class="dry"><span>dry matter {{ grams(dryG()) }} g</span></span>
+      <span class="water" [style.width.%]="value() * 100"
+        ><span>water {{ grams(waterG()) }} g</span></span
+      >
+      <span class="dry"
+        ><span>dry matter {{ grams(dryG()) }} g</span></span
+      >
       <span class="handle" [style.left.%]="value() * 100" aria-hidden="true"></span>
       <input
         #box
@@ -39,10 +45,17 @@ const STEPS = 1000;
       />
     </div>
     <div class="below small">
-      <span class="good" [style.left.%]="low() * 100" [style.width.%]="(high() - low()) * 100" aria-hidden="true"></span>
+      <span
+        class="good"
+        [style.left.%]="low() * 100"
+        [style.width.%]="(high() - low()) * 100"
+        aria-hidden="true"
+      ></span>
       <span class="drier soft" [style.right.%]="100 - low() * 100">drier runs slowly</span>
       <span class="wetter soft" [style.left.%]="high() * 100">wetter bursts and sours</span>
-      <span class="range strong" [style.left.%]="(low() + high()) * 50">good {{ number(low()) }} to {{ percent(high()) }}</span>
+      <span class="range strong" [style.left.%]="(low() + high()) * 50"
+        >good {{ number(low()) }} to {{ percent(high()) }}</span
+      >
     </div>
   `,
   styleUrl: './balance-bar.scss',
@@ -62,7 +75,11 @@ export class BalanceBar {
   protected readonly wordsAt = computed(() => Math.max(this.value(), ...this.marks().map((m) => m.moisture)));
   protected readonly pastWords = computed(() => {
     const shown = this.marks().map((m) => formatNumber(m.moisture * 100, 1));
-    return shown.length === 0 ? '' : shown.length === 1 ? `last weighed ${shown[0]} %` : `last two weighed ${shown.slice(-2).join(' and ')} %`;
+    return shown.length === 0
+      ? ''
+      : shown.length === 1
+        ? `last weighed ${shown[0]} %`
+        : `last two weighed ${shown.slice(-2).join(' and ')} %`;
   });
 
   protected drag(box: HTMLInputElement): void {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, model, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  input,
+  model,
+  output,
+  signal,
+} from '@angular/core';
 import { CoreError, parseNumber } from '../../core/index';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
@@ -17,8 +26,11 @@ import { CoreError, parseNumber } from '../../core/index';
       (input)="type(box.value)"
       (focus)="box.select()"
       (blur)="settle()"
-    />@if (unit()) {<span class="of">{{ unit() }}</span>}</span
-  >`,
+    />
+    @if (unit()) {
+      <span class="of">{{ unit() }}</span>
+    }
+  </span>`,
   styleUrl: './blank.scss',
 })
 export class BlankNumber {
@@ -33,7 +45,9 @@ export class BlankNumber {
 
   protected readonly text = signal('');
   protected readonly problem = signal('');
-  private readonly shown = computed(() => String(Number((this.value() * this.times()).toFixed(this.decimals()))));
+  private readonly shown = computed(() =>
+    String(Number((this.value() * this.times()).toFixed(this.decimals()))),
+  );
   private typing = false;
 
   constructor() {

@@ -23,8 +23,14 @@ export type BlockLook = 'running' | 'resting' | 'pins' | 'ripe';
           }
         }
         @case ('ripe') {
-          <path class="stem" d="M58 60l-6-22h8l7 22zM73 60V30h9v30zM92 60l5-24h8l-5 24zM44 60l-10-16h7l12 16zM110 60l11-18h7l-10 18z" />
-          <path class="cap" d="M38 39c0-14 32-14 34 0-8 4-26 4-34 0zM60 28c0-17 36-17 36 0-9 5-27 5-36 0zM86 37c2-14 32-14 34 0-8 4-26 4-34 0zM24 45c1-10 22-10 23 0-6 3-17 3-23 0zM112 43c1-10 24-10 25 0-6 3-19 3-25 0z" />
+          <path
+            class="stem"
+            d="M58 60l-6-22h8l7 22zM73 60V30h9v30zM92 60l5-24h8l-5 24zM44 60l-10-16h7l12 16zM110 60l11-18h7l-10 18z"
+          />
+          <path
+            class="cap"
+            d="M38 39c0-14 32-14 34 0-8 4-26 4-34 0zM60 28c0-17 36-17 36 0-9 5-27 5-36 0zM86 37c2-14 32-14 34 0-8 4-26 4-34 0zM24 45c1-10 22-10 23 0-6 3-17 3-23 0zM112 43c1-10 24-10 25 0-6 3-19 3-25 0z"
+          />
         }
       }
     </svg>
@@ -74,5 +80,7 @@ export class BlockDrawing {
   readonly fraction = input(1);
   readonly label = input.required<string>();
   protected readonly pins = [46, 55, 63, 72, 80, 89, 97, 105];
-  protected readonly dots = computed(() => stipple({ left: 15, right: 135, top: 66, bottom: 146 }, this.fraction(), 620));
+  protected readonly dots = computed(() =>
+    stipple({ left: 15, right: 135, top: 66, bottom: 146 }, this.fraction(), 620),
+  );
 }

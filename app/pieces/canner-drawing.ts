@@ -8,7 +8,10 @@ import { VesselGlyph } from './vessel-glyph';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 330 310" aria-hidden="true">
-      <path class="water" d="M32 252q10-6 20 0t20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0v44H40q-8 0-8-8z" />
+      <path
+        class="water"
+        d="M32 252q10-6 20 0t20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0 20 0v44H40q-8 0-8-8z"
+      />
       <path class="pot" d="M25 100v182q0 16 16 16h248q16 0 16-16V100" />
       <path class="rim" d="M12 98h306" />
       <path class="thin" d="M34 92q30-32 80-32h102q50 0 80 32" />

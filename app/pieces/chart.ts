@@ -1,4 +1,13 @@
-import { Directive, ElementRef, afterNextRender, effect, inject, input, DestroyRef, signal } from '@angular/core';
+import {
+  Directive,
+  ElementRef,
+  afterNextRender,
+  effect,
+  inject,
+  input,
+  DestroyRef,
+  signal,
+} from '@angular/core';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent } from 'echarts/components';
 import { init, use, type EChartsCoreOption, type EChartsType } from 'echarts/core';

@@ -5,9 +5,18 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
   selector: 'nw-clock-face',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="figure" [class.over]="minutes() < 0" [class.long]="figure().length > 2" [attr.aria-hidden]="true">{{ figure() }}</div>
+    <div
+      class="figure"
+      [class.over]="minutes() < 0"
+      [class.long]="figure().length > 2"
+      [attr.aria-hidden]="true"
+    >
+      {{ figure() }}
+    </div>
     <div class="words">
-      <p class="soft unit-words"><span class="out-of-sight">{{ figure() }} </span>{{ unit() }}</p>
+      <p class="soft unit-words">
+        <span class="out-of-sight">{{ figure() }} </span>{{ unit() }}
+      </p>
       <ng-content />
     </div>
     @if (share() !== undefined) {
@@ -27,7 +36,8 @@ export class ClockFace {
   readonly share = input<number | undefined>(undefined);
 
   protected readonly figure = computed(() => {
-    const whole = this.counts() === 'gone' ? Math.floor(this.minutes()) : Math.ceil(Math.abs(this.minutes()) - 1e-9);
+    const whole =
+      this.counts() === 'gone' ? Math.floor(this.minutes()) : Math.ceil(Math.abs(this.minutes()) - 1e-9);
     return whole > 120 ? `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}` : String(whole);
   });
   protected readonly unit = computed(() => {

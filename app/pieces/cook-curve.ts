@@ -23,7 +23,14 @@ const GRID_RIGHT_PX = 16;
     <div class="curve" [nwChart]="options()" role="img" [attr.aria-label]="words()"></div>
     @if (!compact()) {
       @for (mark of marks(); track mark.words) {
-        <span class="mark" aria-hidden="true" [class.ahead]="mark.ahead" [style.top.px]="mark.row * 22" [style.left]="mark.left">{{ mark.words }}</span>
+        <span
+          class="mark"
+          aria-hidden="true"
+          [class.ahead]="mark.ahead"
+          [style.top.px]="mark.row * 22"
+          [style.left]="mark.left"
+          >{{ mark.words }}</span
+        >
       }
       <span class="heat soft" aria-hidden="true">F0 min that the chamber has given</span>
     }
@@ -64,7 +71,9 @@ export class CookCurve {
   readonly compact = input(false);
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  private readonly profile = computed(() => chamberProfile(this.view().cook, this.view().steps, this.nowMs()));
+  private readonly profile = computed(() =>
+    chamberProfile(this.view().cook, this.view().steps, this.nowMs()),
+  );
 
   protected readonly words = computed(() => {
     const { cook, steps } = this.view();
@@ -84,25 +93,53 @@ export class CookCurve {
     const toTime = (minutes: number) => startMs + minutes * MINUTE_MS;
     const been = profileUntil(points, nowMinutes).map((p) => [toTime(p.minutes), p.celsius]);
     const lastBeen = been[been.length - 1];
-    const rest = [...(lastBeen ? [lastBeen] : []), ...points.filter((p) => p.minutes > nowMinutes).map((p) => [toTime(p.minutes), p.celsius])];
+    const rest = [
+      ...(lastBeen ? [lastBeen] : []),
+      ...points.filter((p) => p.minutes > nowMinutes).map((p) => [toTime(p.minutes), p.celsius]),
+    ];
     const heat = heatCurve(points).map(([m, v]) => [toTime(m), v]);
     const nowTime = toTime(nowMinutes);
     const text = { color: soft, fontSize: 15, fontFamily: 'Atkinson Hyperlegible Next Variable' };
-    const axis = { type: 'time', min: startMs, max: toTime(points[points.length - 1]?.minutes ?? 1), axisLine: { lineStyle: { color: ink, width: 1.5 } }, axisTick: { show: true }, splitLine: { show: false } };
+    const axis = {
+      type: 'time',
+      min: startMs,
+      max: toTime(points[points.length - 1]?.minutes ?? 1),
+      axisLine: { lineStyle: { color: ink, width: 1.5 } },
+      axisTick: { show: true },
+      splitLine: { show: false },
+    };
     const line3 = { type: 'line', symbol: 'none', silent: true, animation: false };
     return {
       animation: false,
       textStyle: text,
       grid: [
-        { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, top: this.compact() ? 8 : 98, bottom: this.compact() ? 74 : 112 },
+        {
+          left: GRID_LEFT_PX,
+          right: GRID_RIGHT_PX,
+          top: this.compact() ? 8 : 98,
+          bottom: this.compact() ? 74 : 112,
+        },
         { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, bottom: 26, height: this.compact() ? 36 : 56 },
       ],
       xAxis: [
-        { ...axis, gridIndex: 0, axisLabel: { show: false }, axisTick: { show: false }, axisLine: { show: false } },
+        {
+          ...axis,
+          gridIndex: 0,
+          axisLabel: { show: false },
+          axisTick: { show: false },
+          axisLine: { show: false },
+        },
         { ...axis, gridIndex: 1, axisLabel: { ...text, hideOverlap: true, formatter: '{HH}:{mm}' } },
       ],
       yAxis: [
-        { gridIndex: 0, min: BASE_C, max: TOP_C, interval: 20, axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) }, splitLine: { lineStyle: { color: line } } },
+        {
+          gridIndex: 0,
+          min: BASE_C,
+          max: TOP_C,
+          interval: 20,
+          axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
+          splitLine: { lineStyle: { color: line } },
+        },
         { gridIndex: 1, min: 0, splitNumber: 2, axisLabel: text, splitLine: { lineStyle: { color: line } } },
       ],
       series: [
@@ -120,8 +157,20 @@ export class CookCurve {
           },
         },
         { ...line3, data: rest, lineStyle: { color: ink, width: 3.5, type: [0.1, 7], cap: 'round' } },
-        { ...line3, xAxisIndex: 1, yAxisIndex: 1, data: heat.filter((p) => p[0]! <= nowTime), lineStyle: { color: done, width: 3 } },
-        { ...line3, xAxisIndex: 1, yAxisIndex: 1, data: heat.filter((p) => p[0]! >= nowTime), lineStyle: { color: done, width: 3, type: [0.1, 7], cap: 'round' } },
+        {
+          ...line3,
+          xAxisIndex: 1,
+          yAxisIndex: 1,
+          data: heat.filter((p) => p[0]! <= nowTime),
+          lineStyle: { color: done, width: 3 },
+        },
+        {
+          ...line3,
+          xAxisIndex: 1,
+          yAxisIndex: 1,
+          data: heat.filter((p) => p[0]! >= nowTime),
+          lineStyle: { color: done, width: 3, type: [0.1, 7], cap: 'round' },
+        },
       ],
     };
   });
@@ -139,15 +188,24 @@ export class CookCurve {
     }));
   });
 
-  private readonly startMs = computed(() => Date.parse(this.view().steps[0]?.at ?? new Date(this.nowMs()).toISOString()));
+  private readonly startMs = computed(() =>
+    Date.parse(this.view().steps[0]?.at ?? new Date(this.nowMs()).toISOString()),
+  );
 
   private readonly steps = computed(() => {
     const { steps, cook, state } = this.view();
-    const marks = steps.map((s) => ({ ms: Date.parse(s.at), words: `${format(Date.parse(s.at), 'HH:mm')} ${COOK_WORDS[s.step]}`, ahead: false }));
+    const marks = steps.map((s) => ({
+      ms: Date.parse(s.at),
+      words: `${format(Date.parse(s.at), 'HH:mm')} ${COOK_WORDS[s.step]}`,
+      ahead: false,
+    }));
     if (state.phase === 'holding') {
       const heatOff = this.nowMs() + holdLeftMinutes(state, cook, this.nowMs()) * MINUTE_MS;
       const open = heatOff + cook.openAfterMinutes * MINUTE_MS;
-      marks.push({ ms: heatOff, words: `${format(heatOff, 'HH:mm')} ${COOK_WORDS.heatOff}`, ahead: true }, { ms: open, words: `about ${format(open, 'HH:mm')} ${COOK_WORDS.open}`, ahead: true });
+      marks.push(
+        { ms: heatOff, words: `${format(heatOff, 'HH:mm')} ${COOK_WORDS.heatOff}`, ahead: true },
+        { ms: open, words: `about ${format(open, 'HH:mm')} ${COOK_WORDS.open}`, ahead: true },
+      );
     }
     return marks;
   });

@@ -14,7 +14,13 @@ const KERNELS = 330;
       <clipPath id="nw-jar-body"><path [attr.d]="body" /></clipPath>
       <g clip-path="url(#nw-jar-body)">
         @for (kernel of kernels(); track $index) {
-          <ellipse [attr.cx]="kernel.x" [attr.cy]="kernel.y" rx="4.4" ry="2.6" [attr.transform]="kernel.turn" />
+          <ellipse
+            [attr.cx]="kernel.x"
+            [attr.cy]="kernel.y"
+            rx="4.4"
+            ry="2.6"
+            [attr.transform]="kernel.turn"
+          />
         }
       </g>
       <path class="line" [attr.d]="body" />
@@ -54,7 +60,8 @@ export class JarDrawing {
   readonly fill = input.required<number>();
   readonly limit = input(0.75);
 
-  protected readonly body = 'M34 30v6c0 12-30 14-30 40v150c0 10 6 16 16 16h100c10 0 16-6 16-16V76c0-26-30-28-30-40v-6z';
+  protected readonly body =
+    'M34 30v6c0 12-30 14-30 40v150c0 10 6 16 16 16h100c10 0 16-6 16-16V76c0-26-30-28-30-40v-6z';
   protected readonly levelY = computed(() => yOf(this.fill()));
   protected readonly limitY = computed(() => yOf(this.limit()));
   protected readonly kernels = computed(() => ALL.filter((k) => k.y > this.levelY() + 4));

@@ -24,12 +24,20 @@ import { LabelsWorker } from '../workers/labels-client';
           }
         </select>
       </label>
-      <label class="check"><input type="checkbox" #hand (change)="byHand.set(hand.checked)" /> to write on by hand, without QR</label>
-      <p class="soft">{{ batch.vessels.length }} labels: code, species, date, source, formula and a QR that opens the vessel on this machine.</p>
+      <label class="check"
+        ><input type="checkbox" #hand (change)="byHand.set(hand.checked)" /> to write on by hand, without
+        QR</label
+      >
+      <p class="soft">
+        {{ batch.vessels.length }} labels: code, species, date, source, formula and a QR that opens the vessel
+        on this machine.
+      </p>
       @if (problem(); as words) {
         <p class="error" role="alert">{{ words }}</p>
       }
-      <button type="button" class="deed main" [disabled]="busy()" (click)="save()">{{ busy() ? 'Drawing …' : 'Save the PDF' }}</button>
+      <button type="button" class="deed main" [disabled]="busy()" (click)="save()">
+        {{ busy() ? 'Drawing …' : 'Save the PDF' }}
+      </button>
     </mat-dialog-content>
   `,
   styles: `
@@ -69,12 +77,21 @@ export class LabelDialog {
       const base = location.origin + (this.which.madeUp ? '/demo' : '');
       const labels = this.batch.vessels.map((vessel) => {
         const sources = vessel.state.sourceVesselIds.flatMap((id) => house?.vesselById.get(id) ?? []);
-        return labelContent(vessel, sources, { base, formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy') });
+        return labelContent(vessel, sources, {
+          base,
+          formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy'),
+        });
       });
       const sheet = LABEL_SHEETS.find((s) => s.id === this.sheetId()) ?? LABEL_SHEETS[0]!;
-      download(await this.worker.draw(labels, sheet, this.byHand()), `labels-${this.batch.code}.pdf`, 'application/pdf');
+      download(
+        await this.worker.draw(labels, sheet, this.byHand()),
+        `labels-${this.batch.code}.pdf`,
+        'application/pdf',
+      );
     } catch (error) {
-      this.problem.set(`The labels could not be drawn: ${error instanceof Error ? error.message : String(error)}. Try again, or write them by hand.`);
+      this.problem.set(
+        `The labels could not be drawn: ${error instanceof Error ? error.message : String(error)}. Try again, or write them by hand.`,
+      );
     } finally {
       this.busy.set(false);
     }

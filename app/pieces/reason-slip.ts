@@ -1,12 +1,21 @@
-import { ChangeDetectionStrategy, Component, ElementRef, afterNextRender, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterNextRender,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import type { Reason } from '../../core/index';
 
 /** Why a number is what it is. Opens beside it; focus moves in, and the opener takes it back on close. */
 @Component({
   selector: 'nw-reason-slip',
+  host: { '(keydown.escape)': 'closed.emit()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="card needs" aria-labelledby="reason-title" (keydown.escape)="closed.emit()">
+    <section class="card needs" aria-labelledby="reason-title">
       <header>
         <h2 id="reason-title">{{ reason().title }}</h2>
         <button #close type="button" class="word" (click)="closed.emit()">Close</button>

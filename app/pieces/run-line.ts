@@ -10,18 +10,29 @@ import type { RunLineModel } from '../data/run-line-model';
       <span class="expected" [style.left.%]="to(nowMs())" [style.width.%]="to(lastMs()) - to(nowMs())"></span>
       <span class="been" [style.left.%]="to(firstMs())" [style.width.%]="to(nowMs()) - to(firstMs())"></span>
       @for (band of model().bands; track band.label) {
-        <span class="band" [class.due]="band.due" [style.left.%]="to(band.fromMs)" [style.width.%]="width(band.fromMs, band.toMs)"
-          >@if (labels() && inside(band.fromMs, band.toMs)) {<span class="text">{{ band.label }}</span>}</span
+        <span
+          class="band"
+          [class.due]="band.due"
+          [style.left.%]="to(band.fromMs)"
+          [style.width.%]="width(band.fromMs, band.toMs)"
         >
+          @if (labels() && inside(band.fromMs, band.toMs)) {
+            <span class="text">{{ band.label }}</span>
+          }
+        </span>
         @if (labels() && !inside(band.fromMs, band.toMs)) {
-          <span class="text after" [class.rye]="band.due" [style.left.%]="to(band.toMs)">{{ band.label }}</span>
+          <span class="text after" [class.rye]="band.due" [style.left.%]="to(band.toMs)">{{
+            band.label
+          }}</span>
         }
       }
       @for (dot of model().dots; track $index) {
         <span class="dot" [class.open]="dot.atMs > nowMs()" [style.left.%]="to(dot.atMs)"></span>
       }
       @if (labels() && model().next; as next) {
-        <span class="text next" [class.rye]="next.due" [style.left.%]="to(next.afterMs)">{{ next.words }}</span>
+        <span class="text next" [class.rye]="next.due" [style.left.%]="to(next.afterMs)">{{
+          next.words
+        }}</span>
       }
       @if (showNow()) {
         <span class="now" [style.left.%]="to(nowMs())"></span>
@@ -117,9 +128,16 @@ export class RunLine {
   /** A label needs about this share of a line inside its band. */
   private static readonly ROOM_SHARE = 0.16;
 
-  protected readonly firstMs = computed(() => Math.min(this.nowMs(), ...this.model().dots.map((d) => d.atMs)));
-  protected readonly lastMs = computed(() => Math.max(this.nowMs(), ...this.model().bands.map((b) => b.fromMs), ...this.model().dots.map((d) => d.atMs)));
-
+  protected readonly firstMs = computed(() =>
+    Math.min(this.nowMs(), ...this.model().dots.map((d) => d.atMs)),
+  );
+  protected readonly lastMs = computed(() =>
+    Math.max(
+      this.nowMs(),
+      ...this.model().bands.map((b) => b.fromMs),
+      ...this.model().dots.map((d) => d.atMs),
+    ),
+  );
 
   /** Place on the line in per cent, kept inside it. */
   protected to(ms: number): number {

@@ -60,7 +60,13 @@ const DRAWINGS: Readonly<Record<VesselKind, Drawing>> = {
   selector: 'nw-vessel-glyph',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="drawing().box" role="img" [attr.aria-label]="label() || null" [attr.aria-hidden]="label() ? null : true" [class]="tone()">
+    <svg
+      [attr.viewBox]="drawing().box"
+      role="img"
+      [attr.aria-label]="label() || null"
+      [attr.aria-hidden]="label() ? null : true"
+      [class]="tone()"
+    >
       @if (letter()) {
         <clipPath [attr.id]="clipId"><path [attr.d]="drawing().outline" /></clipPath>
         <path class="hatch" [attr.clip-path]="'url(#' + clipId + ')'" [attr.d]="hatch" />
@@ -74,7 +80,9 @@ const DRAWINGS: Readonly<Record<VesselKind, Drawing>> = {
       }
       @if (letter(); as letter) {
         <circle class="tag" [attr.cx]="drawing().tag.x" [attr.cy]="drawing().tag.y" r="9.5" />
-        <text [attr.x]="drawing().tag.x" [attr.y]="drawing().tag.y + 5" text-anchor="middle">{{ letter }}</text>
+        <text [attr.x]="drawing().tag.x" [attr.y]="drawing().tag.y + 5" text-anchor="middle">
+          {{ letter }}
+        </text>
       }
       @if (ticked()) {
         <path class="tick" d="M13 37l6 7 12-14" />
@@ -156,5 +164,7 @@ export class VesselGlyph {
   protected readonly clipId = `nw-glyph-${VesselGlyph.made++}`;
   protected readonly hatch = Array.from({ length: 26 }, (_, i) => `M${i * 5 - 62} 60L${i * 5} -2`).join('');
   protected readonly drawing = computed(() => DRAWINGS[this.kind()]);
-  protected readonly dots = computed(() => stipple(this.drawing().body, this.fraction(), this.drawing().dots));
+  protected readonly dots = computed(() =>
+    stipple(this.drawing().body, this.fraction(), this.drawing().dots),
+  );
 }

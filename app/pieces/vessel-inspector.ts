@@ -1,7 +1,27 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { format } from 'date-fns';
-import { Contaminant, expectedFraction, forecastVessel, formatNumber, lastFraction, type Photo, type Place, type VesselView } from '../../core/index';
+import {
+  Contaminant,
+  expectedFraction,
+  forecastVessel,
+  formatNumber,
+  lastFraction,
+  type Photo,
+  type Place,
+  type VesselView,
+} from '../../core/index';
 import { photoFrom } from '../data/photo';
 import { PhotoStore } from '../data/photo-store';
 import { Scribe } from '../data/scribe';
@@ -51,7 +71,9 @@ export class VesselInspector {
   protected readonly forecast = computed(() => forecastVessel(this.vessel()));
   protected readonly expected = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
-    return forecast === undefined || at === undefined ? undefined : Math.round(expectedFraction(forecast, (this.time.now() - Date.parse(at)) / DAY_MS) * 100) / 100;
+    return forecast === undefined || at === undefined
+      ? undefined
+      : Math.round(expectedFraction(forecast, (this.time.now() - Date.parse(at)) / DAY_MS) * 100) / 100;
   });
   protected readonly fullWords = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
@@ -67,7 +89,10 @@ export class VesselInspector {
   });
   protected readonly history = computed(() => {
     const { state } = this.vessel();
-    const line = (at: string, words: string) => ({ at, words: `${format(Date.parse(at), 'd MMM')} ${words}` });
+    const line = (at: string, words: string) => ({
+      at,
+      words: `${format(Date.parse(at), 'd MMM')} ${words}`,
+    });
     return [
       ...(state.inoculatedAt === undefined ? [] : [line(state.inoculatedAt, 'inoculated')]),
       ...state.marks.map((m) => line(m.at, `${formatNumber(m.fraction * 100)} %`)),
@@ -109,7 +134,10 @@ export class VesselInspector {
       words: i === 0 ? 'Opened vessel: 100 %' : `Opened vessel: ${i}0 %`,
       act: () => void this.look(i === 0 ? 1 : i / 10),
     }));
-    const remove = inject(Keys).add([...digits, { key: 'Escape', words: 'Close the opened vessel', act: () => this.closed.emit() }]);
+    const remove = inject(Keys).add([
+      ...digits,
+      { key: 'Escape', words: 'Close the opened vessel', act: () => this.closed.emit() },
+    ]);
     inject(DestroyRef).onDestroy(remove);
   }
 
@@ -161,12 +189,18 @@ export class VesselInspector {
   private async save(seen: { fraction?: number; suspect?: Contaminant }): Promise<void> {
     const photo = this.photo();
     const note = this.noteText().trim() || undefined;
-    const saved = await this.scribe.say({ kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, note, photoId: photo?.id }, photo);
+    const saved = await this.scribe.say(
+      { kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, note, photoId: photo?.id },
+      photo,
+    );
     if (saved) {
       this.noteText.set('');
       this.photo.set(undefined);
       if (photo !== undefined) {
-        this.pictures.set([...this.pictures(), URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime }))]);
+        this.pictures.set([
+          ...this.pictures(),
+          URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime })),
+        ]);
       }
       this.looked.emit();
     }

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import type { DueItem } from '../../core/index';
 import { Time } from '../data/time';
 import { shortTime } from '../data/words';
-import { PLACES } from './routes';
+import { PLACES } from '../data/places';
 
 /** The day and the days after, grouped by place. */
 @Component({
@@ -19,8 +19,15 @@ import { PLACES } from './routes';
         <ul>
           @for (item of group.items; track item.text) {
             <li>
-              <a mat-dialog-close [routerLink]="'/' + item.place" [queryParams]="item.batchCode ? { open: item.batchCode } : {}">
-                <span class="when" [class.rye]="item.isLate">{{ item.isLate ? 'since ' : '' }}{{ item.when }}</span> {{ item.text }}
+              <a
+                mat-dialog-close
+                [routerLink]="'/' + item.place"
+                [queryParams]="item.batchCode ? { open: item.batchCode } : {}"
+              >
+                <span class="when" [class.rye]="item.isLate"
+                  >{{ item.isLate ? 'since ' : '' }}{{ item.when }}</span
+                >
+                {{ item.text }}
               </a>
             </li>
           }

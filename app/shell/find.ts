@@ -5,7 +5,7 @@ import MiniSearch from 'minisearch';
 import type { House } from '../../core/index';
 import { HouseStore } from '../data/house-store';
 import { placeOf } from '../data/place-of';
-import { PLACES } from './routes';
+import { PLACES } from '../data/places';
 
 interface Hit {
   readonly id: string;
@@ -25,7 +25,14 @@ const MOST_HITS = 8;
     <mat-dialog-content>
       <label class="named"
         >A code or a word
-        <input #box class="field" autocomplete="off" maxlength="60" (input)="text.set(box.value)" (keydown.enter)="open(hits()[0])" />
+        <input
+          #box
+          class="field"
+          autocomplete="off"
+          maxlength="60"
+          (input)="text.set(box.value)"
+          (keydown.enter)="open(hits()[0])"
+        />
       </label>
       <ul aria-live="polite">
         @for (hit of hits(); track hit.id) {
@@ -75,7 +82,10 @@ export class Find {
     return house && indexOf(house);
   });
   protected readonly hits = computed<readonly Hit[]>(() => {
-    const found = this.text().trim() === '' ? [] : (this.index()?.search(this.text(), { prefix: true, fuzzy: 0.15, boost: { code: 3 } }) ?? []);
+    const found =
+      this.text().trim() === ''
+        ? []
+        : (this.index()?.search(this.text(), { prefix: true, fuzzy: 0.15, boost: { code: 3 } }) ?? []);
     return found.slice(0, MOST_HITS) as unknown as Hit[];
   });
 
@@ -95,10 +105,16 @@ export class Find {
 
 function indexOf(house: House): MiniSearch<Hit> {
   // Codes are single words to a person: "G27-3" must not fall apart at the hyphen.
-  const search = new MiniSearch<Hit>({ fields: ['code', 'words'], storeFields: ['code', 'words'], tokenize: (text) => text.split(/[\s,]+/) });
+  const search = new MiniSearch<Hit>({
+    fields: ['code', 'words'],
+    storeFields: ['code', 'words'],
+    tokenize: (text) => text.split(/[\s,]+/),
+  });
   search.addAll(
     house.batches.flatMap((b) => {
-      const words = [b.species?.name, b.isolate?.name, b.batch.formula?.name ?? b.batch.vessel.name].filter(Boolean).join(', ');
+      const words = [b.species?.name, b.isolate?.name, b.batch.formula?.name ?? b.batch.vessel.name]
+        .filter(Boolean)
+        .join(', ');
       return [
         { id: b.batch.id, code: b.code, words },
         ...b.vessels.map((v) => ({ id: v.vessel.id, code: v.code, words })),

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, HostListener, computed, inject } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  HostListener,
+  computed,
+  inject,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
@@ -14,7 +21,7 @@ import { Time } from '../data/time';
 import { WHICH_HOUSE } from '../data/which-house';
 import { Emblem } from '../pieces/emblem';
 import { Keys } from './keys';
-import { PLACES } from './routes';
+import { PLACES } from '../data/places';
 import { Today } from './today';
 
 /** The rim, the places, the Today line, and the place that is open. */
@@ -35,7 +42,9 @@ export class Frame {
   private readonly keys = inject(Keys);
   private readonly scribe = inject(Scribe);
 
-  protected readonly newBuild = toSignal(inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')));
+  protected readonly newBuild = toSignal(
+    inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),
+  );
   protected readonly unreadable = computed(() => {
     const status = this.store.status();
     return status.kind === 'ready' ? status.unreadable : 0;
@@ -46,13 +55,25 @@ export class Frame {
     return house === undefined ? [] : dueItems(house, this.minute());
   });
   protected readonly places = computed(() =>
-    PLACES.map((place) => ({ ...place, due: this.due().filter((d) => d.place === place.path && this.isDue(d.atMs)).length })),
+    PLACES.map((place) => ({
+      ...place,
+      due: this.due().filter((d) => d.place === place.path && this.isDue(d.atMs)).length,
+    })),
   );
-  protected readonly late = computed(() => this.due().filter((d) => isLate(d, this.minute(), startOfDay(this.minute()).getTime())));
+  protected readonly late = computed(() =>
+    this.due().filter((d) => isLate(d, this.minute(), startOfDay(this.minute()).getTime())),
+  );
   /** The demo was laid out relative to another day. */
   protected readonly stale = computed(() => {
-    const newest = this.store.house()?.records.batches.reduce((max, b) => (b.madeAt > max ? b.madeAt : max), '');
-    return this.which.madeUp && newest !== undefined && newest !== '' && this.minute() - Date.parse(newest) > 2 * 86_400_000;
+    const newest = this.store
+      .house()
+      ?.records.batches.reduce((max, b) => (b.madeAt > max ? b.madeAt : max), '');
+    return (
+      this.which.madeUp &&
+      newest !== undefined &&
+      newest !== '' &&
+      this.minute() - Date.parse(newest) > 2 * 86_400_000
+    );
   });
   private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
 

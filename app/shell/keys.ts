@@ -35,7 +35,14 @@ export class Keys {
 
   handle(event: KeyboardEvent): void {
     const off = this.store.household()?.singleKeys === false;
-    if (off || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target)) {
+    if (
+      off ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey ||
+      event.defaultPrevented ||
+      isTyping(event.target)
+    ) {
       return;
     }
     const deed = this.list().find((d) => d.key === event.key);
@@ -47,5 +54,8 @@ export class Keys {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, select, textarea, [contenteditable], mat-dialog-container') !== null;
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, select, textarea, [contenteditable], mat-dialog-container') !== null
+  );
 }

@@ -7,7 +7,9 @@ import { placeOf } from '../data/place-of';
 @Component({
   selector: 'nw-open-code',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p class="none">Nothing here is called {{ code() }}. The label may belong to the other house.</p>`,
+  template: `<p class="none">
+    Nothing here is called {{ code() }}. The label may belong to the other house.
+  </p>`,
   styles: `
     .none {
       padding: 24px;

@@ -14,7 +14,8 @@ import { Night } from './night';
     @if (store.status(); as status) {
       @if (status.kind === 'failed') {
         <p class="failed error" role="alert">
-          The records could not be opened: {{ status.reason }}. Nothing was changed. Close other tabs of Nailwort and reload.
+          The records could not be opened: {{ status.reason }}. Nothing was changed. Close other tabs of
+          Nailwort and reload.
         </p>
       }
     }

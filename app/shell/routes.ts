@@ -14,31 +14,58 @@ const furnished: CanActivateFn = async () => {
   return isFurnished || router.parseUrl(madeUp ? '/lay-out' : '/start');
 };
 
-export const PLACES = [
-  { key: '1', path: 'desk', name: 'Desk' },
-  { key: '2', path: 'stove', name: 'Stove' },
-  { key: '3', path: 'box', name: 'Box' },
-  { key: '4', path: 'shelf', name: 'Shelf' },
-  { key: '5', path: 'tent', name: 'Tent' },
-  { key: '6', path: 'ledger', name: 'Ledger' },
-] as const;
-
 export const routes: Routes = [
-  { path: 'start', title: 'Nailwort', loadComponent: () => import('../places/start/start').then((m) => m.Start) },
-  { path: 'lay-out', title: 'Nailwort', loadComponent: () => import('../places/start/lay-out').then((m) => m.LayOut) },
+  {
+    path: 'start',
+    title: 'Nailwort',
+    loadComponent: () => import('../places/start/start').then((m) => m.Start),
+  },
+  {
+    path: 'lay-out',
+    title: 'Nailwort',
+    loadComponent: () => import('../places/start/lay-out').then((m) => m.LayOut),
+  },
   {
     path: '',
     canActivate: [furnished],
     loadComponent: () => import('./frame').then((m) => m.Frame),
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'desk' },
-      { path: 'desk', title: 'Desk · Nailwort', loadComponent: () => import('../places/desk/desk').then((m) => m.Desk) },
-      { path: 'stove', title: 'Stove · Nailwort', loadComponent: () => import('../places/stove/stove').then((m) => m.Stove) },
-      { path: 'box', title: 'Box · Nailwort', loadComponent: () => import('../places/box/box').then((m) => m.Box) },
-      { path: 'shelf', title: 'Shelf · Nailwort', loadComponent: () => import('../places/shelf/shelf').then((m) => m.Shelf) },
-      { path: 'tent', title: 'Tent · Nailwort', loadComponent: () => import('../places/tent/tent').then((m) => m.Tent) },
-      { path: 'ledger', title: 'Ledger · Nailwort', loadComponent: () => import('../places/ledger/ledger').then((m) => m.Ledger) },
-      { path: 'v/:code', title: 'Nailwort', loadComponent: () => import('./open-code').then((m) => m.OpenCode) },
+      {
+        path: 'desk',
+        title: 'Desk · Nailwort',
+        loadComponent: () => import('../places/desk/desk').then((m) => m.Desk),
+      },
+      {
+        path: 'stove',
+        title: 'Stove · Nailwort',
+        loadComponent: () => import('../places/stove/stove').then((m) => m.Stove),
+      },
+      {
+        path: 'box',
+        title: 'Box · Nailwort',
+        loadComponent: () => import('../places/box/box').then((m) => m.Box),
+      },
+      {
+        path: 'shelf',
+        title: 'Shelf · Nailwort',
+        loadComponent: () => import('../places/shelf/shelf').then((m) => m.Shelf),
+      },
+      {
+        path: 'tent',
+        title: 'Tent · Nailwort',
+        loadComponent: () => import('../places/tent/tent').then((m) => m.Tent),
+      },
+      {
+        path: 'ledger',
+        title: 'Ledger · Nailwort',
+        loadComponent: () => import('../places/ledger/ledger').then((m) => m.Ledger),
+      },
+      {
+        path: 'v/:code',
+        title: 'Nailwort',
+        loadComponent: () => import('./open-code').then((m) => m.OpenCode),
+      },
       { path: '**', redirectTo: 'desk' },
     ],
   },

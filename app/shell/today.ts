@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, ElementRef, afterRenderEffect, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterRenderEffect,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
@@ -8,7 +19,7 @@ import { HouseStore } from '../data/house-store';
 import { Scribe } from '../data/scribe';
 import { Time } from '../data/time';
 import { entryWords, shortTime } from '../data/words';
-import { PLACES } from './routes';
+import { PLACES } from '../data/places';
 
 /** What is due, in whole words, and the last entry with its undo. */
 @Component({
@@ -36,7 +47,9 @@ export class Today {
   protected readonly items = computed(() => {
     const endOfDay = startOfDay(this.time.now()).getTime() + 86_400_000;
     const today = this.due().filter((d) => d.atMs < endOfDay);
-    return today.filter((d) => !this.late().includes(d)).map((d) => ({ ...d, when: this.when(d), key: keyOf(d) }));
+    return today
+      .filter((d) => !this.late().includes(d))
+      .map((d) => ({ ...d, when: this.when(d), key: keyOf(d) }));
   });
   protected readonly next = computed(() => {
     const next = this.due().find((d) => d.atMs >= this.time.now());
@@ -47,7 +60,14 @@ export class Today {
   protected readonly last = computed(() => {
     const last = this.scribe.last();
     const house = this.store.house();
-    return last && house && { time: shortTime(Date.parse(last.entry.at), this.time.now()), words: entryWords(last.entry, house), takenBack: last.takenBack };
+    return (
+      last &&
+      house && {
+        time: shortTime(Date.parse(last.entry.at), this.time.now()),
+        words: entryWords(last.entry, house),
+        takenBack: last.takenBack,
+      }
+    );
   });
 
   constructor() {

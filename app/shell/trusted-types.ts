@@ -1,5 +1,8 @@
 interface PolicyFactory {
-  createPolicy(name: string, rules: { createScriptURL(url: string): string; createHTML(html: string): string }): unknown;
+  createPolicy(
+    name: string,
+    rules: { createScriptURL(url: string): string; createHTML(html: string): string },
+  ): unknown;
 }
 
 /** Names that the build gives to our own workers, and the service worker. */

@@ -24,7 +24,11 @@ export class ArchiveWorker {
     const worker = new Worker(new URL('./archive.worker', import.meta.url), { type: 'module' });
     const crashed = new Promise<never>((_resolve, reject) => {
       worker.onerror = () => {
-        reject(new Error('The archive could not be worked on: the browser ended the work, perhaps for want of memory.'));
+        reject(
+          new Error(
+            'The archive could not be worked on: the browser ended the work, perhaps for want of memory.',
+          ),
+        );
       };
     });
     const answered = call(wrap<ArchiveApi>(worker)).then((answer) => {

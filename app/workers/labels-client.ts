@@ -10,8 +10,12 @@ export class LabelsWorker {
   async draw(labels: readonly LabelContent[], sheet: LabelSheet, byHand: boolean): Promise<Uint8Array> {
     const worker = new Worker(new URL('./labels.worker', import.meta.url), { type: 'module' });
     try {
-      const font = (weight: number) => new URL(`/fonts/atkinson-hyperlegible-next-latin-${weight}-normal.woff`, location.origin).href;
-      const answer = await wrap<LabelsApi>(worker).draw(labels, sheet, byHand, { regular: font(400), bold: font(700) });
+      const font = (weight: number) =>
+        new URL(`/fonts/atkinson-hyperlegible-next-latin-${weight}-normal.woff`, location.origin).href;
+      const answer = await wrap<LabelsApi>(worker).draw(labels, sheet, byHand, {
+        regular: font(400),
+        bold: font(700),
+      });
       if (!answer.ok) {
         throw new Error(answer.message);
       }

@@ -12,11 +12,17 @@ interface PdfMake {
   createPdf(definition: TDocumentDefinitions): { getBuffer(): Promise<Uint8Array> };
 }
 
-type Answer = { readonly ok: true; readonly value: Uint8Array } | { readonly ok: false; readonly message: string };
+type Answer =
+  { readonly ok: true; readonly value: Uint8Array } | { readonly ok: false; readonly message: string };
 
 const api = {
   /** @param fonts addresses of the regular and bold .woff of this app */
-  async draw(labels: readonly LabelContent[], sheet: LabelSheet, byHand: boolean, fonts: { regular: string; bold: string }): Promise<Answer> {
+  async draw(
+    labels: readonly LabelContent[],
+    sheet: LabelSheet,
+    byHand: boolean,
+    fonts: { regular: string; bold: string },
+  ): Promise<Answer> {
     try {
       const pdf = pdfmake as unknown as PdfMake;
       pdf.addFonts({ Hyperlegible: { normal: fonts.regular, bold: fonts.bold } });
@@ -31,7 +37,11 @@ const api = {
 export type LabelsApi = typeof api;
 expose(api);
 
-function definition(labels: readonly LabelContent[], sheet: LabelSheet, byHand: boolean): TDocumentDefinitions {
+function definition(
+  labels: readonly LabelContent[],
+  sheet: LabelSheet,
+  byHand: boolean,
+): TDocumentDefinitions {
   const cells = labels.map((label) => cell(label, sheet, byHand));
   const rows: TableCell[][] = [];
   for (let i = 0; i < cells.length; i += sheet.columns) {
@@ -47,8 +57,19 @@ function definition(labels: readonly LabelContent[], sheet: LabelSheet, byHand: 
     defaultStyle: { font: 'Hyperlegible', fontSize: 8.5, color: '#17324D' },
     info: { title: 'Nailwort labels' },
     content: {
-      table: { widths: Array.from({ length: sheet.columns }, () => sheet.labelMm[0] * MM), heights: sheet.labelMm[1] * MM, body: rows, dontBreakRows: true },
-      layout: { defaultBorder: false, paddingLeft: () => 0, paddingRight: () => 0, paddingTop: () => 0, paddingBottom: () => 0 },
+      table: {
+        widths: Array.from({ length: sheet.columns }, () => sheet.labelMm[0] * MM),
+        heights: sheet.labelMm[1] * MM,
+        body: rows,
+        dontBreakRows: true,
+      },
+      layout: {
+        defaultBorder: false,
+        paddingLeft: () => 0,
+        paddingRight: () => 0,
+        paddingTop: () => 0,
+        paddingBottom: () => 0,
+      },
     },
   };
 }
@@ -58,7 +79,13 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean): Content 
   const height = sheet.labelMm[1] * MM;
   const qrSize = Math.min(height - 14, 24 * MM);
   const lines: Content[] = byHand
-    ? [{ text: label.code, bold: true, fontSize: 17 }, ...['what', 'date', 'from'].map((word): Content => ({ text: `${word} ______________________`, margin: [0, 3, 0, 0] }))]
+    ? [
+        { text: label.code, bold: true, fontSize: 17 },
+        ...['what', 'date', 'from'].map((word): Content => ({
+          text: `${word} ______________________`,
+          margin: [0, 3, 0, 0],
+        })),
+      ]
     : [
         { text: label.code, bold: true, fontSize: 17 },
         { text: cut(label.species), bold: true },

@@ -25,7 +25,11 @@ export interface ChamberProfile {
  *
  * @param steps steps in effect, in order; the first is `lidOn`
  */
-export function chamberProfile(cook: Cook, steps: readonly FactOf<'cookStep'>[], nowMs: number): ChamberProfile {
+export function chamberProfile(
+  cook: Cook,
+  steps: readonly FactOf<'cookStep'>[],
+  nowMs: number,
+): ChamberProfile {
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
   const points: ProfilePoint[] = [{ minutes: 0, celsius: cook.roomC }];

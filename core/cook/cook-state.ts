@@ -2,7 +2,8 @@ import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import type { CookStep } from '../record/entry.js';
 
-export type CookPhase = 'loaded' | 'heating' | 'venting' | 'comingUp' | 'holding' | 'lost' | 'cooling' | 'opened' | 'ended';
+export type CookPhase =
+  'loaded' | 'heating' | 'venting' | 'comingUp' | 'holding' | 'lost' | 'cooling' | 'opened' | 'ended';
 
 /** Where a cook stands: a function of the steps noted. Milliseconds since 1970. */
 export interface CookState {
@@ -63,7 +64,11 @@ function advance(state: CookState, fact: FactOf<'cookStep'>): CookState {
     case 'weightOn':
       return { ...into('comingUp'), ventMinutes: (now - (state.ventedMs ?? now)) / 60_000 };
     case 'atPressure':
-      return { ...into('holding'), atPressureMs: now, heldBeforeMs: fact.carryOn === true ? state.heldBeforeMs : 0 };
+      return {
+        ...into('holding'),
+        atPressureMs: now,
+        heldBeforeMs: fact.carryOn === true ? state.heldBeforeMs : 0,
+      };
     case 'pressureLost':
       return { ...into('lost'), heldBeforeMs: heldMs(state, now), losses: state.losses + 1 };
     case 'heatOff':
@@ -78,7 +83,10 @@ function advance(state: CookState, fact: FactOf<'cookStep'>): CookState {
 
 /** Hold earned so far; it only grows while the phase is holding. */
 export function heldMs(state: CookState, nowMs: number): number {
-  const running = state.phase === 'holding' && state.atPressureMs !== undefined ? Math.max(0, nowMs - state.atPressureMs) : 0;
+  const running =
+    state.phase === 'holding' && state.atPressureMs !== undefined
+      ? Math.max(0, nowMs - state.atPressureMs)
+      : 0;
   return state.heldBeforeMs + running;
 }
 

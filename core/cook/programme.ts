@@ -79,11 +79,19 @@ export function planCook(input: {
   const atmosphereKPa = householdAtmosphereKPa(house);
   const gaugeKPa = Math.min(appliance.ratedGaugeKPa, convert(TRADE_GAUGE_PSI, 'psi', 'kPa'));
   const chamberC = chamberTemperature({ gaugeKPa, atmosphereKPa });
-  const seaChamberC = chamberTemperature({ gaugeKPa: convert(TRADE_GAUGE_PSI, 'psi', 'kPa'), altitudeM: SEA_LEVEL_M });
+  const seaChamberC = chamberTemperature({
+    gaugeKPa: convert(TRADE_GAUGE_PSI, 'psi', 'kPa'),
+    altitudeM: SEA_LEVEL_M,
+  });
   const trade = tradeHold(vessel);
   const exact = equalLethalityHold(trade.minutes, chamberC, seaChamberC);
   const holdMinutes = Math.ceil(Math.max(exact, trade.minutes) / HOLD_STEP_MIN - 1e-6) * HOLD_STEP_MIN;
-  const water = waterBudget({ ventMinutes: VENT_MINUTES, holdMinutes, leastMl: appliance.leastWaterMl, mostMl: appliance.mostWaterMl });
+  const water = waterBudget({
+    ventMinutes: VENT_MINUTES,
+    holdMinutes,
+    leastMl: appliance.leastWaterMl,
+    mostMl: appliance.mostWaterMl,
+  });
   const places = appliance.places[vessel.id] ?? 0;
   const inPot = Math.min(input.count, Math.max(places, 1));
   const mediumKg = (inPot * input.vesselWetG) / 1000;

@@ -11,7 +11,7 @@ export function shippedAppliances(updatedAt: string): readonly Appliance[] {
       name: 'Canner',
       kind: 'canner',
       volumeL: 25,
-      ratedGaugeKPa: round(convert(15, 'psi', 'kPa')),
+      ratedGaugeKPa: convert(15, 'psi', 'kPa'),
       heat: 'gas',
       netKW: 2,
       emptyKg: 6,
@@ -26,7 +26,7 @@ export function shippedAppliances(updatedAt: string): readonly Appliance[] {
       name: 'Multi-cooker',
       kind: 'multiCooker',
       volumeL: 5.7,
-      ratedGaugeKPa: round(convert(11.6, 'psi', 'kPa')),
+      ratedGaugeKPa: convert(11.6, 'psi', 'kPa'),
       heat: 'electric',
       netKW: 0.85,
       emptyKg: 1.2,
@@ -36,8 +36,4 @@ export function shippedAppliances(updatedAt: string): readonly Appliance[] {
       inUse: false,
     },
   ];
-}
-
-function round(kPa: number): number {
-  return Math.round(kPa * 10) / 10;
 }

@@ -13,7 +13,11 @@ import type { Records } from '../record/tables.js';
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
 /** What an entry says, without its time and identity. */
-export type Said = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'> : never) : never;
+export type Said = Entry extends infer E
+  ? E extends Entry
+    ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'>
+    : never
+  : never;
 
 const MINUTE_MS = 60_000;
 
@@ -31,20 +35,35 @@ export class DemoBuilder {
     private readonly house: Household,
     private readonly checked: boolean,
   ) {
-    this.records = Object.fromEntries(Object.entries(definitions).map(([k, v]) => [k, [...v]])) as unknown as Mutable<Records>;
+    this.records = Object.fromEntries(
+      Object.entries(definitions).map(([k, v]) => [k, [...v]]),
+    ) as unknown as Mutable<Records>;
   }
 
   /** Adds one fact. @throws CoreError when it could not have been true */
   say(atMs: number, said: Said): void {
     const at = new Date(atMs).toISOString();
-    const entry = { ...said, id: newId(atMs, this.random) as EntryId, schemaVersion: 1, at, notedAt: at } as Entry;
+    const entry = {
+      ...said,
+      id: newId(atMs, this.random) as EntryId,
+      schemaVersion: 1,
+      at,
+      notedAt: at,
+    } as Entry;
     if (this.checked) {
       checkEntry(buildHouse(this.records), entry, atMs);
     }
     this.records.entries.push(entry);
   }
 
-  culture(atMs: number, number: number, vesselTypeId: string, isolateId: string, contentsMl: number, count = 1): readonly VesselId[] {
+  culture(
+    atMs: number,
+    number: number,
+    vesselTypeId: string,
+    isolateId: string,
+    contentsMl: number,
+    count = 1,
+  ): readonly VesselId[] {
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
     return this.keep(receiveCulture({ vessel, isolateId, contentsMl, count }, number, this.context(atMs)));
   }
@@ -58,7 +77,10 @@ export class DemoBuilder {
     count: number,
     weighedMoisture?: number,
   ): readonly VesselId[] {
-    const formula = resolveFormula(this.records.formulas.find((f) => f.id === formulaId)!, this.records.materials);
+    const formula = resolveFormula(
+      this.records.formulas.find((f) => f.id === formulaId)!,
+      this.records.materials,
+    );
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
     const scaled = scaleFormula(formula, { vessel, count, spare: 0.05 });
     const made = makeBatch(formula, scaled, number, this.context(atMs));
@@ -67,7 +89,11 @@ export class DemoBuilder {
     for (const { step, minutes } of hydrationSteps(formula.hydration)) {
       this.say(ms, { kind: 'stepDone', batchId: made.batch.id, step });
       if (step === 'dryEnough' && weighedMoisture !== undefined) {
-        this.say(ms + MINUTE_MS, { kind: 'tissueTested', batchId: made.batch.id, result: weighedMoisture > 0.515 ? 'wet' : 'right' });
+        this.say(ms + MINUTE_MS, {
+          kind: 'tissueTested',
+          batchId: made.batch.id,
+          result: weighedMoisture > 0.515 ? 'wet' : 'right',
+        });
         const massG = Math.round(made.batch.plan!.dryMatterG / (1 - weighedMoisture));
         this.say(ms + 2 * MINUTE_MS, { kind: 'weighed', batchId: made.batch.id, massG });
       }
@@ -77,7 +103,12 @@ export class DemoBuilder {
   }
 
   /** Fires a cook that ends as planned, unless `until` stops the telling early. Returns its id. */
-  cook(lidOnMs: number, number: number, vesselIds: readonly VesselId[], options: { ventMinutes?: number; until?: CookStep } = {}): CookId {
+  cook(
+    lidOnMs: number,
+    number: number,
+    vesselIds: readonly VesselId[],
+    options: { ventMinutes?: number; until?: CookStep } = {},
+  ): CookId {
     const house = buildHouse(this.records);
     const first = house.vesselById.get(vesselIds[0]!)!;
     const appliance = this.records.appliances[0]!;
@@ -88,7 +119,14 @@ export class DemoBuilder {
       count: vesselIds.length,
       vesselWetG: first.batch.plan!.vesselWetG,
     });
-    const { cook, entry } = makeCook(appliance, plan, this.house.roomC, vesselIds, number, this.context(lidOnMs - 5 * MINUTE_MS));
+    const { cook, entry } = makeCook(
+      appliance,
+      plan,
+      this.house.roomC,
+      vesselIds,
+      number,
+      this.context(lidOnMs - 5 * MINUTE_MS),
+    );
     this.records.cooks.push(cook);
     this.records.entries.push(entry);
     const gaps: readonly [CookStep, number][] = [
@@ -111,23 +149,45 @@ export class DemoBuilder {
   }
 
   inoculate(atMs: number, vesselIds: readonly VesselId[], source: VesselId, doseMl: number): void {
-    this.say(atMs, { kind: 'inoculated', vesselIds: [...vesselIds], sourceVesselIds: [source], doseEach: doseMl, doseUnit: 'ml', flamed: true });
+    this.say(atMs, {
+      kind: 'inoculated',
+      vesselIds: [...vesselIds],
+      sourceVesselIds: [source],
+      doseEach: doseMl,
+      doseUnit: 'ml',
+      flamed: true,
+    });
   }
 
   spawn(atMs: number, vesselIds: readonly VesselId[], sources: readonly VesselId[], doseG: number): void {
-    this.say(atMs, { kind: 'inoculated', vesselIds: [...vesselIds], sourceVesselIds: [...sources], doseEach: doseG, doseUnit: 'g' });
+    this.say(atMs, {
+      kind: 'inoculated',
+      vesselIds: [...vesselIds],
+      sourceVesselIds: [...sources],
+      doseEach: doseG,
+      doseUnit: 'g',
+    });
   }
 
   /** One look at several vessels that run alike, each a little different. */
   look(atMs: number, vesselIds: readonly VesselId[], fraction: number, spread = 0.03): void {
     for (const [index, id] of vesselIds.entries()) {
       const own = Math.min(1, Math.max(0, fraction + (this.random() * 2 - 1) * spread));
-      this.say(atMs + index * 5000, { kind: 'inspected', vesselIds: [id], fraction: Math.round(own * 100) / 100 });
+      this.say(atMs + index * 5000, {
+        kind: 'inspected',
+        vesselIds: [id],
+        fraction: Math.round(own * 100) / 100,
+      });
     }
   }
 
   suspect(atMs: number, vesselIds: readonly VesselId[], what: Contaminant, note?: string): void {
-    this.say(atMs, { kind: 'inspected', vesselIds: [...vesselIds], suspect: what, note });
+    this.say(atMs, {
+      kind: 'inspected',
+      vesselIds: [...vesselIds],
+      suspect: what,
+      ...(note === undefined ? {} : { note }),
+    });
   }
 
   private keep(made: NewBatch): readonly VesselId[] {

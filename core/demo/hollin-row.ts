@@ -50,11 +50,26 @@ export function defaultHousehold(updatedAt: string): Household {
  * @param startOfDayMs local midnight before it
  * @param options.checked refuse any entry that could not have been true; slow, for tests
  */
-export function hollinRow(nowMs: number, startOfDayMs: number, options: { readonly checked?: boolean } = {}): Records {
+export function hollinRow(
+  nowMs: number,
+  startOfDayMs: number,
+  options: { readonly checked?: boolean } = {},
+): Records {
   const day = (daysAgo: number, hour: number) => startOfDayMs - daysAgo * DAY_MS + hour * HOUR_MS;
   const updatedAt = new Date(day(160, 9)).toISOString();
-  const house: Household = { ...defaultHousehold(updatedAt), name: 'Hollin Row', madeUp: true, altitudeM: 640 };
-  const isolate = (id: string, speciesId: string, name: string): Isolate => ({ id, schemaVersion: 1, updatedAt, speciesId, name });
+  const house: Household = {
+    ...defaultHousehold(updatedAt),
+    name: 'Hollin Row',
+    madeUp: true,
+    altitudeM: 640,
+  };
+  const isolate = (id: string, speciesId: string, name: string): Isolate => ({
+    id,
+    schemaVersion: 1,
+    updatedAt,
+    speciesId,
+    name,
+  });
   const demo = new DemoBuilder(
     {
       ...shippedDefinitions(updatedAt),
@@ -84,7 +99,8 @@ function addCultures(demo: DemoBuilder, day: DayAt) {
   const a3 = demo.culture(day(152, 11), 3, 'culture-dish', 'bp-alder', 20);
   const a12 = demo.culture(day(132, 10), 12, 'culture-dish', 'bp-alder', 20, 5);
   demo.inoculate(day(132, 11), a12, a3[0]!, 1);
-  const broth = (daysAgo: number, number: number, isolate: string, ml: number) => demo.culture(day(daysAgo, 18), number, 'culture-jar', isolate, ml);
+  const broth = (daysAgo: number, number: number, isolate: string, ml: number) =>
+    demo.culture(day(daysAgo, 18), number, 'culture-jar', isolate, ml);
   const l5 = broth(116, 5, 'bp-alder', 300);
   const l6 = broth(116, 6, 'bp-alder', 300);
   const l7 = broth(115, 7, 'bp-alder', 600);
@@ -92,7 +108,15 @@ function addCultures(demo: DemoBuilder, day: DayAt) {
   for (const [index, jar] of [l5, l6, l7].entries()) {
     demo.inoculate(day(115, 19), jar, a12[index]!, 1);
   }
-  return { l5: l5[0]!, l6: l6[0]!, l7: l7[0]!, l8: l8[0]!, l9: broth(58, 9, 'cn-ridge', 600)[0]!, l10: broth(45, 10, 'sh-crate', 300)[0]!, l12: broth(26, 12, 'ko-sill', 350)[0]! };
+  return {
+    l5: l5[0]!,
+    l6: l6[0]!,
+    l7: l7[0]!,
+    l8: l8[0]!,
+    l9: broth(58, 9, 'cn-ridge', 600)[0]!,
+    l10: broth(45, 10, 'sh-crate', 300)[0]!,
+    l12: broth(26, 12, 'ko-sill', 350)[0]!,
+  };
 }
 
 /** Story one: every bad jar of the summer was fed from L6. Story three begins: each wheat is wetter. */
@@ -115,7 +139,11 @@ function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
   demo.inoculate(day(96, 9), g17, c.l7, 2);
 
   const bad = [...g15.slice(0, 4), ...g16.slice(0, 2)];
-  demo.look(day(95, 8), [...g14, ...g18, ...g15, ...g16].filter((id) => !bad.includes(id)), 0.18);
+  demo.look(
+    day(95, 8),
+    [...g14, ...g18, ...g15, ...g16].filter((id) => !bad.includes(id)),
+    0.18,
+  );
   demo.suspect(day(94, 8), bad, 'wetRot', 'Grey, greasy kernels at the side where the needle went in.');
   demo.say(day(93, 18), { kind: 'discarded', vesselIds: bad, reason: 'contaminated' });
   const clean = [...g14, ...g18, ...g15.slice(4), ...g16.slice(2), ...g17];
@@ -134,12 +162,25 @@ function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
   demo.look(day(66, 8), old, 0.6);
   demo.look(day(54, 8), old, 1, 0);
   demo.say(day(52, 9), { kind: 'opened', vesselIds: old });
-  for (const [flush, [daysAgo, grams]] of [[39, 330], [21, 190]].entries()) {
+  for (const [flush, [daysAgo, grams]] of [
+    [39, 330],
+    [21, 190],
+  ].entries()) {
     demo.say(day(daysAgo! + 6, 9), { kind: 'pinned', vesselIds: old });
-    old.forEach((id, i) => demo.say(day(daysAgo!, 8 + i / 10), { kind: 'harvested', vesselIds: [id], massG: grams! + 17 * ((i * 5 + flush) % 7) - 40 }));
+    old.forEach((id, i) =>
+      demo.say(day(daysAgo!, 8 + i / 10), {
+        kind: 'harvested',
+        vesselIds: [id],
+        massG: grams! + 17 * ((i * 5 + flush) % 7) - 40,
+      }),
+    );
   }
   demo.say(day(20, 9), { kind: 'discarded', vesselIds: old, reason: 'spent' });
-  demo.say(day(60, 9), { kind: 'discarded', vesselIds: [...g14, g15[5]!, g15[6]!, g16[4]!], reason: 'spent' });
+  demo.say(day(60, 9), {
+    kind: 'discarded',
+    vesselIds: [...g14, g15[5]!, g15[6]!, g16[4]!],
+    reason: 'spent',
+  });
   return { g17, g18 };
 }
 
@@ -160,7 +201,11 @@ function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSumm
   demo.say(day(8, 8.2), { kind: 'harvested', vesselIds: [b27[0]!], massG: 262 });
   demo.say(day(6, 9), { kind: 'pinned', vesselIds: [b28[1]!, b28[3]!] });
   demo.say(day(2, 9), { kind: 'pinned', vesselIds: [b28[2]!, b27[0]!] });
-  demo.say(day(20, 9.5), { kind: 'discarded', vesselIds: [...spawn.g17.slice(0, 4), ...spawn.g18.slice(0, 2)], reason: 'spent' });
+  demo.say(day(20, 9.5), {
+    kind: 'discarded',
+    vesselIds: [...spawn.g17.slice(0, 4), ...spawn.g18.slice(0, 2)],
+    reason: 'spent',
+  });
 }
 
 /** Story two: cook 11 was vented for one minute, and only its jars turn. */
@@ -195,7 +240,11 @@ function addShelf(demo: DemoBuilder, day: DayAt, c: Cultures): void {
   const bad = [2, 6, 7, 11].map((i) => early[i]!);
   demo.look(day(5, 8), g27, 0.1);
   demo.suspect(day(1, 8), bad, 'wetRot');
-  demo.look(day(1, 8.5), early.filter((id) => !bad.includes(id)), 0.22);
+  demo.look(
+    day(1, 8.5),
+    early.filter((id) => !bad.includes(id)),
+    0.22,
+  );
   demo.look(day(1, 9), [...middle, ...late], 0.33);
 }
 

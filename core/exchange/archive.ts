@@ -1,7 +1,14 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import * as z from 'zod';
 import { CoreError } from '../errors.js';
-import { TABLES, TABLE_NAMES, emptyRecords, readRow, type Records, type TableName } from '../record/tables.js';
+import {
+  TABLES,
+  TABLE_NAMES,
+  emptyRecords,
+  readRow,
+  type Records,
+  type TableName,
+} from '../record/tables.js';
 
 /** Version of the archive's layout. A reader refuses what is newer than itself. */
 export const ARCHIVE_FORMAT = 1;
@@ -35,7 +42,9 @@ export function writeArchive(records: Records, options: { readonly writtenAt: st
   };
   const files: Zippable = { [MANIFEST]: strToU8(`${JSON.stringify(manifest, undefined, 2)}\n`) };
   for (const name of TABLE_NAMES) {
-    files[`${name}.jsonl`] = strToU8(records[name].map((row) => `${JSON.stringify(withoutBytes(row))}\n`).join(''));
+    files[`${name}.jsonl`] = strToU8(
+      records[name].map((row) => `${JSON.stringify(withoutBytes(row))}\n`).join(''),
+    );
   }
   for (const photo of records.photos) {
     // Already compressed by its own format.
@@ -51,7 +60,9 @@ export function writeArchive(records: Records, options: { readonly writtenAt: st
  */
 export function parseArchive(bytes: Uint8Array): { readonly manifest: Manifest; readonly records: Records } {
   if (bytes.length > MOST_ARCHIVE_BYTES) {
-    throw bad(`Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(bytes.length / 1e6)} MB.`);
+    throw bad(
+      `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(bytes.length / 1e6)} MB.`,
+    );
   }
   const files = unzip(bytes);
   const manifest = readManifest(files[MANIFEST]);
@@ -64,7 +75,9 @@ export function parseArchive(bytes: Uint8Array): { readonly manifest: Manifest; 
     records[name] = readLines(name, file, files);
     const counted = manifest.counts[name];
     if (counted !== undefined && counted !== records[name].length) {
-      throw bad(`${name}.jsonl must hold ${counted} rows, as the manifest says. It holds ${records[name].length}.`);
+      throw bad(
+        `${name}.jsonl must hold ${counted} rows, as the manifest says. It holds ${records[name].length}.`,
+      );
     }
   }
   return { manifest, records: records as unknown as Records };
@@ -88,7 +101,9 @@ function unzip(bytes: Uint8Array): Record<string, Uint8Array> {
     if (error instanceof CoreError) {
       throw error;
     }
-    throw bad('This is not a whole archive of Nailwort: it cannot be unpacked. It may be cut short, damaged or another kind of file.');
+    throw bad(
+      'This is not a whole archive of Nailwort: it cannot be unpacked. It may be cut short, damaged or another kind of file.',
+    );
   }
 }
 
@@ -99,7 +114,9 @@ function readManifest(file: Uint8Array | undefined): Manifest {
     throw bad('This is not an archive of Nailwort: its manifest.json is missing or says something else.');
   }
   if (format.data.format > ARCHIVE_FORMAT) {
-    throw bad(`Archive format must be at most ${ARCHIVE_FORMAT}. This one is ${format.data.format}, from a newer Nailwort: update first.`);
+    throw bad(
+      `Archive format must be at most ${ARCHIVE_FORMAT}. This one is ${format.data.format}, from a newer Nailwort: update first.`,
+    );
   }
   const manifest = Manifest.safeParse(json);
   if (!manifest.success) {
@@ -109,7 +126,9 @@ function readManifest(file: Uint8Array | undefined): Manifest {
 }
 
 function readLines(name: TableName, file: Uint8Array, files: Record<string, Uint8Array>): unknown[] {
-  const lines = strFromU8(file).split('\n').filter((line) => line.trim() !== '');
+  const lines = strFromU8(file)
+    .split('\n')
+    .filter((line) => line.trim() !== '');
   if (lines.length > MOST_ROWS) {
     throw bad(`${name}.jsonl must have at most ${MOST_ROWS} rows. It has ${lines.length}.`);
   }
@@ -147,12 +166,20 @@ function withoutBytes(row: object): object {
 }
 
 function withBytes(json: unknown, files: Record<string, Uint8Array>): unknown {
-  const meta = z.looseObject({ id: z.string(), mime: z.enum(['image/jpeg', 'image/png', 'image/webp']) }).safeParse(json);
+  const meta = z
+    .looseObject({ id: z.string(), mime: z.enum(['image/jpeg', 'image/png', 'image/webp']) })
+    .safeParse(json);
   return meta.success ? { ...meta.data, bytes: files[photoPath(meta.data)] } : json;
 }
 
 function bad(message: string): CoreError {
-  return new CoreError('bad-archive', 'Archive', undefined, 'a whole archive of this or an older version', message);
+  return new CoreError(
+    'bad-archive',
+    'Archive',
+    undefined,
+    'a whole archive of this or an older version',
+    message,
+  );
 }
 
 /** JSON Schema (2020-12) of every table, as written to docs/format. Photo bytes are files of their own. */

@@ -19,7 +19,10 @@ export interface Merged {
  */
 export function mergeArchives(a: Records, b: Records): Merged {
   const differences: MergeDifference[] = [];
-  const merged = TABLE_NAMES.map((table) => [table, mergeTable(table, a[table], b[table], differences)]);
+  const merged = TABLE_NAMES.map((table): [TableName, readonly Row[]] => [
+    table,
+    mergeTable(table, a[table], b[table], differences),
+  ]);
   return { records: Object.fromEntries(merged) as unknown as Records, differences };
 }
 
@@ -28,7 +31,12 @@ interface Row {
   readonly updatedAt?: string;
 }
 
-function mergeTable(table: TableName, a: readonly Row[], b: readonly Row[], differences: MergeDifference[]): readonly Row[] {
+function mergeTable(
+  table: TableName,
+  a: readonly Row[],
+  b: readonly Row[],
+  differences: MergeDifference[],
+): readonly Row[] {
   const rows = new Map(a.map((row) => [row.id, row]));
   for (const row of b) {
     const mine = rows.get(row.id);

@@ -51,7 +51,11 @@ const MIX: readonly HydrationPlan[] = [
     minutes: { usual: 30, least: 15, most: 120 },
     hint: 'Pellets and water first; when they have fallen apart, the supplement last and in stages. Damp the dust, wear a mask.',
   },
-  { step: 'fill', deed: 'In the bags', hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.' },
+  {
+    step: 'fill',
+    deed: 'In the bags',
+    hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.',
+  },
 ];
 
 export function hydrationSteps(method: HydrationMethod): readonly HydrationPlan[] {

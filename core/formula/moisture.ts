@@ -12,7 +12,9 @@ export function mixMoisture(parts: readonly MoistPart[]): number {
   let totalG = 0;
   for (const part of parts) {
     requireWithin(part.massG, { field: 'Mass', min: 0, max: 1e9, unit: ' g' });
-    waterG += part.massG * requireWithin(part.moisture, { field: 'Moisture', min: 0, max: 1, unit: ' %', shownTimes: 100 });
+    waterG +=
+      part.massG *
+      requireWithin(part.moisture, { field: 'Moisture', min: 0, max: 1, unit: ' %', shownTimes: 100 });
     totalG += part.massG;
   }
   requireWithin(totalG, { field: 'Mass of the mix', min: Number.MIN_VALUE, max: 1e12, unit: ' g' });
@@ -24,8 +26,17 @@ export function mixMoisture(parts: readonly MoistPart[]): number {
  *
  * @returns grams
  */
-export function waterToAdd(input: { readonly parts: readonly MoistPart[]; readonly targetMoisture: number }): number {
-  const target = requireWithin(input.targetMoisture, { field: 'Moisture', min: 0, max: 0.99, unit: ' %', shownTimes: 100 });
+export function waterToAdd(input: {
+  readonly parts: readonly MoistPart[];
+  readonly targetMoisture: number;
+}): number {
+  const target = requireWithin(input.targetMoisture, {
+    field: 'Moisture',
+    min: 0,
+    max: 0.99,
+    unit: ' %',
+    shownTimes: 100,
+  });
   const totalG = input.parts.reduce((sum, p) => sum + p.massG, 0);
   return (totalG * (target - mixMoisture(input.parts))) / (1 - target);
 }
@@ -39,6 +50,11 @@ export function waterToAdd(input: { readonly parts: readonly MoistPart[]; readon
  */
 export function weighedMoisture(wetG: number, dryMatterG: number): number {
   const dryG = requireWithin(dryMatterG, { field: 'Dry matter', min: 1e-3, max: 1e9, unit: ' g' });
-  requireWithin(wetG, { field: 'Drained mass', min: Math.ceil(dryG), max: Math.floor(dryG * 20), unit: ' g' });
+  requireWithin(wetG, {
+    field: 'Drained mass',
+    min: Math.ceil(dryG),
+    max: Math.floor(dryG * 20),
+    unit: ' g',
+  });
   return 1 - dryG / wetG;
 }

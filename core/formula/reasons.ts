@@ -84,9 +84,15 @@ export function reasonForMoisture(formula: ResolvedFormula, scaled: ScaledFormul
   return {
     title: `Why ${formatNumber(scaled.predictedMoisture * 100, 1)} % moisture`,
     steps: [
-      { text: 'Water, with what the ingredients hold', result: grams(scaled.predictedMoisture * scaled.wetG) },
+      {
+        text: 'Water, with what the ingredients hold',
+        result: grams(scaled.predictedMoisture * scaled.wetG),
+      },
       { text: 'Dry matter', result: grams(scaled.dryMatterG) },
-      { text: 'Water ÷ (water + dry matter)', result: `${formatNumber(scaled.predictedMoisture * 100, 1)} %` },
+      {
+        text: 'Water ÷ (water + dry matter)',
+        result: `${formatNumber(scaled.predictedMoisture * 100, 1)} %`,
+      },
     ],
     likely: `Good from ${percent(low)} to ${percent(high)}.`,
     source: `Range: ${source}.`,
@@ -102,7 +108,10 @@ function finishedMassSteps(scaled: ScaledFormula): readonly ReasonStep[] {
       : `One ${vessel.name}, finished`;
   return [
     { text: one, result: `${grams(scaled.vesselWetG)} wet` },
-    { text: `${count} of them${spare > 0 ? ` and ${percent(spare)} to spare` : ''}`, result: grams(scaled.wetG) },
+    {
+      text: `${count} of them${spare > 0 ? ` and ${percent(spare)} to spare` : ''}`,
+      result: grams(scaled.wetG),
+    },
     { text: `${percent(1 - scaled.moisture)} of it is dry matter`, result: grams(scaled.dryMatterG) },
   ];
 }

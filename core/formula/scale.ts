@@ -51,7 +51,13 @@ export interface ScaledFormula {
 export const COUNT_RULE: RangeRule = { field: 'How many', min: 1, max: 500, whole: true };
 export const SPARE_RULE: RangeRule = { field: 'To spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 };
 /** Wetter than the wettest material as supplied, and no wetter than coir can hold (common practice, no source). */
-export const MOISTURE_RULE: RangeRule = { field: 'Moisture', min: 0.2, max: 0.86, unit: ' %', shownTimes: 100 };
+export const MOISTURE_RULE: RangeRule = {
+  field: 'Moisture',
+  min: 0.2,
+  max: 0.86,
+  unit: ' %',
+  shownTimes: 100,
+};
 
 /** The range of fills that a vessel takes. */
 export function fillRule(vessel: VesselType): RangeRule {
@@ -72,13 +78,19 @@ export function scaleFormula(formula: ResolvedFormula, target: ScaleTarget): Sca
   const spare = requireWithin(target.spare ?? 0, SPARE_RULE);
   const stepG = target.scaleStepG ?? 1;
 
-  const vesselFillMl = vessel.finishedG === undefined ? vessel.capacityMl * fill : (vessel.finishedG / formula.settledGPerL.value) * 1000;
+  const vesselFillMl =
+    vessel.finishedG === undefined
+      ? vessel.capacityMl * fill
+      : (vessel.finishedG / formula.settledGPerL.value) * 1000;
   const vesselWetG = vessel.finishedG ?? (vesselFillMl / 1000) * formula.settledGPerL.value;
   const wetG = vesselWetG * count * (1 + spare);
   const dryMatterG = wetG * (1 - moisture);
-  const massPerShare = dryMatterG / formula.parts.reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
+  const massPerShare =
+    dryMatterG / formula.parts.reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
 
-  const parts = formula.parts.map(({ material, share }) => scalePart(material, share, massPerShare * massFactor(formula, material), stepG));
+  const parts = formula.parts.map(({ material, share }) =>
+    scalePart(material, share, massPerShare * massFactor(formula, material), stepG),
+  );
   const suppliedG = parts.reduce((sum, p) => sum + p.massG, 0);
   const waterG = wetG - suppliedG;
   const waterRoundedG = roundToStep(waterG, stepG);
@@ -115,10 +127,22 @@ function dryPerShare(formula: ResolvedFormula, material: Material): number {
 function scalePart(material: Material, share: number, gramsPerShare: number, stepG: number): ScaledPart {
   const massG = share * gramsPerShare;
   const volumeMl = (massG / material.densityGPerL.value) * 1000;
-  return { material, share, massG, roundedG: roundToStep(massG, stepG), volumeMl, kitchen: kitchenMeasure(volumeMl) };
+  return {
+    material,
+    share,
+    massG,
+    roundedG: roundToStep(massG, stepG),
+    volumeMl,
+    kitchen: kitchenMeasure(volumeMl),
+  };
 }
 
-function warningsFor(formula: ResolvedFormula, vessel: VesselType, fill: number, moisture: number): ScaleWarning[] {
+function warningsFor(
+  formula: ResolvedFormula,
+  vessel: VesselType,
+  fill: number,
+  moisture: number,
+): ScaleWarning[] {
   const warnings: ScaleWarning[] = [];
   if (vessel.finishedG === undefined && fill > vessel.usualFill + 1e-9) {
     warnings.push('fill-above-usual');

@@ -95,10 +95,40 @@ export function shippedVesselTypes(updatedAt: string): readonly VesselType[] {
 
 /** Vessels that cultures arrive in; they are not offered for filling. */
 export function cultureVesselTypes(updatedAt: string): readonly VesselType[] {
-  const common = { schemaVersion: 1 as const, updatedAt, usualFill: 1, fillLimit: 1, source: 'nominal capacity' };
+  const common = {
+    schemaVersion: 1 as const,
+    updatedAt,
+    usualFill: 1,
+    fillLimit: 1,
+    source: 'nominal capacity',
+  };
   return [
-    { ...common, id: 'culture-syringe', name: 'syringe', plural: 'syringes', kind: 'syringe', capacityMl: 30, emptyG: 12 },
-    { ...common, id: 'culture-jar', name: 'broth jar', plural: 'broth jars', kind: 'bottle', capacityMl: 1000, emptyG: 450 },
-    { ...common, id: 'culture-dish', name: 'dish', plural: 'dishes', kind: 'dish', capacityMl: 25, emptyG: 16 },
+    {
+      ...common,
+      id: 'culture-syringe',
+      name: 'syringe',
+      plural: 'syringes',
+      kind: 'syringe',
+      capacityMl: 30,
+      emptyG: 12,
+    },
+    {
+      ...common,
+      id: 'culture-jar',
+      name: 'broth jar',
+      plural: 'broth jars',
+      kind: 'bottle',
+      capacityMl: 1000,
+      emptyG: 450,
+    },
+    {
+      ...common,
+      id: 'culture-dish',
+      name: 'dish',
+      plural: 'dishes',
+      kind: 'dish',
+      capacityMl: 25,
+      emptyG: 16,
+    },
   ];
 }

@@ -61,12 +61,23 @@ export function fitColonization(
   const prior = options.prior ?? ANY_GRAIN;
   const weight = options.priorWeight ?? 1;
   if (!(prior.low < prior.high && prior.low > 0)) {
-    throw new CoreError('out-of-range', 'Expected full day', [prior.low, prior.high], 'a range of days above 0');
+    throw new CoreError(
+      'out-of-range',
+      'Expected full day',
+      [prior.low, prior.high],
+      'a range of days above 0',
+    );
   }
   const points = marks
     .map((m) => ({
       day: requireWithin(m.day, { field: 'Day', min: 0, max: 400 }),
-      fraction: requireWithin(m.fraction, { field: 'Colonization', min: 0, max: 1, unit: ' %', shownTimes: 100 }),
+      fraction: requireWithin(m.fraction, {
+        field: 'Colonization',
+        min: 0,
+        max: 1,
+        unit: ' %',
+        shownTimes: 100,
+      }),
     }))
     .sort((a, b) => a.day - b.day);
   const optimum = minimize(points, prior, weight);
@@ -87,7 +98,10 @@ export function fitColonization(
 }
 
 /** Fraction expected on a day by a forecast. */
-export function expectedFraction(forecast: Pick<ColonizationForecast, 'midDay' | 'ratePerDay'>, day: number): number {
+export function expectedFraction(
+  forecast: Pick<ColonizationForecast, 'midDay' | 'ratePerDay'>,
+  day: number,
+): number {
   return 1 / (1 + Math.exp(-forecast.ratePerDay * (day - forecast.midDay)));
 }
 
@@ -114,9 +128,8 @@ function minimize(points: Points, prior: ColonizationPrior, weight: number): Opt
 
   let [mid, logRate, damping, converged] = [priorMid, priorLogRate, 1e-3, false];
   let best = cost(mid, logRate);
-  let normal = normalEquations();
   for (let i = 0; i < MOST_ITERATIONS && !converged; i++) {
-    normal = normalEquations();
+    const normal = normalEquations();
     const a = normal.mm * (1 + damping);
     const d = normal.rr * (1 + damping);
     const det = a * d - normal.mr ** 2;
@@ -131,7 +144,7 @@ function minimize(points: Points, prior: ColonizationPrior, weight: number): Opt
       converged = damping > 1e12;
     }
   }
-  normal = normalEquations();
+  const normal = normalEquations();
   const det = normal.mm * normal.rr - normal.mr ** 2;
   const toRate = -FULL_LOGIT / Math.exp(logRate);
   const variance = (normal.rr - 2 * toRate * normal.mr + toRate ** 2 * normal.mm) / det;

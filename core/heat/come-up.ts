@@ -16,7 +16,10 @@ export interface LoadMasses {
 /** Energy to heat a whole load, kJ. */
 export function heatingEnergyKJ(load: LoadMasses, fromC: number, toC: number): number {
   const perKelvin =
-    (load.waterKg + load.mediumWaterKg) * WATER + load.potKg * ALUMINIUM + load.glassKg * GLASS + load.mediumDryKg * DRY_MATTER;
+    (load.waterKg + load.mediumWaterKg) * WATER +
+    load.potKg * ALUMINIUM +
+    load.glassKg * GLASS +
+    load.mediumDryKg * DRY_MATTER;
   return perKelvin * (toC - fromC);
 }
 

@@ -24,7 +24,12 @@ export interface CoolingInput {
 export function minutesToCool(input: CoolingInput): number {
   const exponent = requireWithin(input.exponent ?? NATURAL_CONVECTION, { field: 'Exponent', min: 1, max: 2 });
   const { ambientCelsius, targetCelsius, readings } = input;
-  const excess = requireWithin(targetCelsius - ambientCelsius, { field: 'Target above the room', min: 0.1, max: 300, unit: ' °C' });
+  const excess = requireWithin(targetCelsius - ambientCelsius, {
+    field: 'Target above the room',
+    min: 0.1,
+    max: 300,
+    unit: ' °C',
+  });
   const last = readings[readings.length - 1];
   if (readings.length < 2 || last === undefined) {
     throw new CoreError('wrong-state', 'Readings', readings.length, 'at least two');
@@ -34,11 +39,24 @@ export function minutesToCool(input: CoolingInput): number {
   }
   const points = readings.map((r) => ({
     x: r.minutes,
-    y: straighten(requireWithin(r.celsius - ambientCelsius, { field: 'Reading above the room', min: 0.01, max: 300, unit: ' °C' }), exponent),
+    y: straighten(
+      requireWithin(r.celsius - ambientCelsius, {
+        field: 'Reading above the room',
+        min: 0.01,
+        max: 300,
+        unit: ' °C',
+      }),
+      exponent,
+    ),
   }));
   const line = leastSquaresLine(points);
   if (!(line.slope > 0)) {
-    throw new CoreError('wrong-state', 'Readings', readings.map((r) => r.celsius), 'falling from one to the next');
+    throw new CoreError(
+      'wrong-state',
+      'Readings',
+      readings.map((r) => r.celsius),
+      'falling from one to the next',
+    );
   }
   return Math.max(0, (straighten(excess, exponent) - line.intercept) / line.slope - last.minutes);
 }
@@ -48,12 +66,24 @@ export function minutesToCool(input: CoolingInput): number {
  *
  * @param ratePerMinute k in d(ΔT)/dt = −k ΔT^exponent
  */
-export function coolingMinutes(fromExcessC: number, toExcessC: number, ratePerMinute: number, exponent = NATURAL_CONVECTION): number {
-  return (straighten(toExcessC, exponent) - straighten(fromExcessC, exponent)) / (scale(exponent) * ratePerMinute);
+export function coolingMinutes(
+  fromExcessC: number,
+  toExcessC: number,
+  ratePerMinute: number,
+  exponent = NATURAL_CONVECTION,
+): number {
+  return (
+    (straighten(toExcessC, exponent) - straighten(fromExcessC, exponent)) / (scale(exponent) * ratePerMinute)
+  );
 }
 
 /** Excess over the room after some minutes at a known rate; the inverse of `coolingMinutes`. */
-export function excessAfter(fromExcessC: number, minutes: number, ratePerMinute: number, exponent = NATURAL_CONVECTION): number {
+export function excessAfter(
+  fromExcessC: number,
+  minutes: number,
+  ratePerMinute: number,
+  exponent = NATURAL_CONVECTION,
+): number {
   const u = straighten(fromExcessC, exponent) + scale(exponent) * ratePerMinute * minutes;
   return isNewton(exponent) ? Math.exp(-u) : u ** (1 / (1 - exponent));
 }
@@ -71,7 +101,10 @@ function isNewton(exponent: number): boolean {
   return Math.abs(exponent - 1) < NEWTON_WITHIN;
 }
 
-function leastSquaresLine(points: readonly { readonly x: number; readonly y: number }[]): { slope: number; intercept: number } {
+function leastSquaresLine(points: readonly { readonly x: number; readonly y: number }[]): {
+  slope: number;
+  intercept: number;
+} {
   const n = points.length;
   const meanX = points.reduce((s, p) => s + p.x, 0) / n;
   const meanY = points.reduce((s, p) => s + p.y, 0) / n;

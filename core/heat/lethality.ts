@@ -35,7 +35,12 @@ export function f0(profile: readonly ProfilePoint[], options: LethalityOptions =
   for (let i = 1; i < profile.length; i++) {
     const from = profile[i - 1]!;
     const to = profile[i]!;
-    const minutes = requireWithin(to.minutes - from.minutes, { field: 'Time step', min: 0, max: 1e6, unit: ' min' });
+    const minutes = requireWithin(to.minutes - from.minutes, {
+      field: 'Time step',
+      min: 0,
+      max: 1e6,
+      unit: ' min',
+    });
     const start = lethalRate(from.celsius, options);
     const end = lethalRate(to.celsius, options);
     const logRatio = Math.log(end / start);

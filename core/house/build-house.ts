@@ -1,7 +1,11 @@
 import { coreCoolMinutes } from '../cook/programme.js';
 import { cookState, cookVerdict } from '../cook/cook-state.js';
 import { weighedMoisture } from '../formula/moisture.js';
-import { fitColonization, type ColonizationForecast, type ColonizationMark } from '../growth/fit-colonization.js';
+import {
+  fitColonization,
+  type ColonizationForecast,
+  type ColonizationMark,
+} from '../growth/fit-colonization.js';
 import { CANNER_COOLING_RATE, CORE_LAG_MIN, SAFE_CORE_C } from '../cook/programme.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { batchCode, vesselCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
@@ -41,7 +45,9 @@ export function buildHouse(records: Omit<Records, 'photos'>): House {
     }
   }
   batches.sort((a, b) => a.madeAtMs - b.madeAtMs || a.batch.number - b.batch.number);
-  const cooks = records.cooks.flatMap((cook) => viewCook(cook, index, batchOfVessel)).sort((a, b) => a.cook.number - b.cook.number);
+  const cooks = records.cooks
+    .flatMap((cook) => viewCook(cook, index, batchOfVessel))
+    .sort((a, b) => a.cook.number - b.cook.number);
   return {
     records,
     household: records.household[0],
@@ -64,7 +70,13 @@ interface FactIndex {
 }
 
 function indexFacts(facts: readonly Fact[]): FactIndex {
-  const index: FactIndex = { byVessel: new Map(), byBatch: new Map(), byCook: new Map(), madeAt: new Map(), given: new Map() };
+  const index: FactIndex = {
+    byVessel: new Map(),
+    byBatch: new Map(),
+    byCook: new Map(),
+    madeAt: new Map(),
+    given: new Map(),
+  };
   const loadOf = new Map<CookId, readonly VesselId[]>();
   for (const fact of facts) {
     if ('cookId' in fact) {
@@ -84,7 +96,8 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
       const share = (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
       fact.sourceVesselIds.forEach((id) => index.given.set(id, (index.given.get(id) ?? 0) + share));
     }
-    const about = 'vesselIds' in fact ? fact.vesselIds : fact.kind === 'cookStep' ? (loadOf.get(fact.cookId) ?? []) : [];
+    const about =
+      'vesselIds' in fact ? fact.vesselIds : fact.kind === 'cookStep' ? (loadOf.get(fact.cookId) ?? []) : [];
     about.forEach((id) => push(index.byVessel, id, fact));
   }
   return index;
@@ -93,7 +106,11 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
 type KindOf = (id: VesselId) => { readonly isolate?: Isolate; readonly species?: Species };
 
 /** Isolate and species come from the nearest source that has one. */
-function kindFinder(records: Omit<Records, 'photos'>, graph: Lineage, batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>): KindOf {
+function kindFinder(
+  records: Omit<Records, 'photos'>,
+  graph: Lineage,
+  batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>,
+): KindOf {
   const isolates = new Map(records.isolates.map((i) => [i.id, i]));
   const species = new Map(records.species.map((s) => [s.id, s]));
   return (id) => {
@@ -113,10 +130,23 @@ function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: Return
   const hadMl = batch.contentsMl;
   const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
   const left = state.phase === 'gone' ? 0 : Math.max(0, had - (index.given.get(vessel.id) ?? 0));
-  return { vessel, batch, code: vesselCode(batch, vessel), state, ...kind, left, leftUnit: hadMl === undefined ? 'g' : 'ml' };
+  return {
+    vessel,
+    batch,
+    code: vesselCode(batch, vessel),
+    state,
+    ...kind,
+    left,
+    leftUnit: hadMl === undefined ? 'g' : 'ml',
+  };
 }
 
-function viewBatch(batch: Batch, madeAt: string, vessels: readonly VesselView[], facts: readonly Fact[]): BatchView {
+function viewBatch(
+  batch: Batch,
+  madeAt: string,
+  vessels: readonly VesselView[],
+  facts: readonly Fact[],
+): BatchView {
   const steps = facts.filter((f) => f.kind === 'stepDone');
   const last = steps[steps.length - 1];
   const weighed = lastOf(facts, 'weighed');
@@ -147,15 +177,27 @@ function safeMoisture(massG: number, dryMatterG: number): number | undefined {
 
 /** Forecast of one vessel from its own marks; of a batch from the marks of all its sound vessels. */
 export function forecastVessel(view: VesselView): ColonizationForecast | undefined {
-  return view.state.inoculatedAt === undefined ? undefined : fitColonization(marksOf(view.state), { prior: priorFor(view.batch, view.species) });
+  return view.state.inoculatedAt === undefined
+    ? undefined
+    : fitColonization(marksOf(view.state), { prior: priorFor(view.batch, view.species) });
 }
 
-function forecastBatch(batch: Batch, vessels: readonly VesselView[], species: Species | undefined): ColonizationForecast {
+function forecastBatch(
+  batch: Batch,
+  vessels: readonly VesselView[],
+  species: Species | undefined,
+): ColonizationForecast {
   const sound = vessels.filter((v) => v.state.suspect === undefined && v.state.phase !== 'gone');
-  return fitColonization(sound.flatMap((v) => marksOf(v.state)), { prior: priorFor(batch, species) });
+  return fitColonization(
+    sound.flatMap((v) => marksOf(v.state)),
+    { prior: priorFor(batch, species) },
+  );
 }
 
-function priorFor(batch: Batch, species: Species | undefined): { fullDay: number; low: number; high: number } | undefined {
+function priorFor(
+  batch: Batch,
+  species: Species | undefined,
+): { fullDay: number; low: number; high: number } | undefined {
   const figure = batch.stage === 'bulk' ? species?.blockFullDay : species?.grainFullDay;
   return figure && { fullDay: figure.value, low: figure.low, high: figure.high };
 }
@@ -168,7 +210,11 @@ function marksOf(state: VesselState): ColonizationMark[] {
   });
 }
 
-function viewCook(cook: Cook, index: FactIndex, batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>): CookView[] {
+function viewCook(
+  cook: Cook,
+  index: FactIndex,
+  batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>,
+): CookView[] {
   const facts = index.byCook.get(cook.id) ?? [];
   const loaded = lastOf(facts, 'cookLoaded');
   if (loaded === undefined) {
@@ -192,7 +238,11 @@ function viewCook(cook: Cook, index: FactIndex, batchOfVessel: ReadonlyMap<Vesse
   ];
 }
 
-function coreCoolMs(cook: Cook, heatOffMs: number | undefined, read: FactOf<'coreRead'> | undefined): number | undefined {
+function coreCoolMs(
+  cook: Cook,
+  heatOffMs: number | undefined,
+  read: FactOf<'coreRead'> | undefined,
+): number | undefined {
   if (heatOffMs === undefined) {
     return undefined;
   }
@@ -205,7 +255,12 @@ function coreCoolMs(cook: Cook, heatOffMs: number | undefined, read: FactOf<'cor
   }
   const target = Math.max(SAFE_CORE_C - cook.roomC, 2);
   // A thermometer on the glass reads the outside; the core follows.
-  return readMs + (coolingMinutes(Math.max(read.celsius - cook.roomC, target), target, CANNER_COOLING_RATE) + CORE_LAG_MIN) * MINUTE_MS;
+  return (
+    readMs +
+    (coolingMinutes(Math.max(read.celsius - cook.roomC, target), target, CANNER_COOLING_RATE) +
+      CORE_LAG_MIN) *
+      MINUTE_MS
+  );
 }
 
 function lastOf<K extends Fact['kind']>(facts: readonly Fact[], kind: K): FactOf<K> | undefined {

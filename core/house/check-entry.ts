@@ -19,16 +19,26 @@ const AMOUNT_SLACK = 1e-6;
 export function checkEntry(house: House, entry: Entry, nowMs: number): void {
   checkTime(house, entry, nowMs);
   switch (entry.kind) {
-    case 'cookStep':
-      return checkCookStep(house, entry);
-    case 'weighed':
-      return checkWeighed(house, entry);
-    case 'inoculated':
-      return checkInoculated(house, entry);
-    case 'harvested':
-      return checkHarvested(house, entry);
-    case 'retimed':
-      return checkRetimed(house, entry, nowMs);
+    case 'cookStep': {
+      checkCookStep(house, entry);
+      return;
+    }
+    case 'weighed': {
+      checkWeighed(house, entry);
+      return;
+    }
+    case 'inoculated': {
+      checkInoculated(house, entry);
+      return;
+    }
+    case 'harvested': {
+      checkHarvested(house, entry);
+      return;
+    }
+    case 'retimed': {
+      checkRetimed(house, entry, nowMs);
+      return;
+    }
     default:
   }
   if ('vesselIds' in entry && entry.kind !== 'batchMade') {
@@ -37,14 +47,20 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
 }
 
 function checkTime(house: House, entry: Entry, nowMs: number): void {
-  const made = 'vesselIds' in entry && entry.kind !== 'batchMade' ? latestMade(house, entry.vesselIds) : batchMade(house, entry);
+  const made =
+    'vesselIds' in entry && entry.kind !== 'batchMade'
+      ? latestMade(house, entry.vesselIds)
+      : batchMade(house, entry);
   requireInstant(Date.parse(entry.at), made, nowMs);
 }
 
 function requireInstant(atMs: number, notBeforeMs: number | undefined, nowMs: number): void {
   const least = notBeforeMs ?? nowMs - MOST_AGE_MS;
   if (!(atMs >= least)) {
-    const words = notBeforeMs === undefined ? 'within the last 20 years' : `after the batch was made, ${local(notBeforeMs)}`;
+    const words =
+      notBeforeMs === undefined
+        ? 'within the last 20 years'
+        : `after the batch was made, ${local(notBeforeMs)}`;
     throw new CoreError('out-of-range', 'When', local(atMs), words);
   }
   if (!(atMs <= nowMs + CLOCK_SLACK_MS)) {
@@ -63,7 +79,9 @@ function latestMade(house: House, ids: readonly VesselId[]): number | undefined 
 }
 
 function batchMade(house: House, entry: Entry): number | undefined {
-  return 'batchId' in entry && entry.kind !== 'batchMade' ? house.batchById.get(entry.batchId)?.madeAtMs : undefined;
+  return 'batchId' in entry && entry.kind !== 'batchMade'
+    ? house.batchById.get(entry.batchId)?.madeAtMs
+    : undefined;
 }
 
 function vesselOf(house: House, id: VesselId): NonNullable<ReturnType<House['vesselById']['get']>> {
@@ -78,11 +96,21 @@ function checkCookStep(house: House, entry: EntryOf<'cookStep'>): void {
   const view = house.cookById.get(entry.cookId);
   const allowed = view === undefined ? [] : allowedCookSteps(view.state.phase);
   if (!allowed.includes(entry.step)) {
-    throw new CoreError('wrong-state', 'Step', entry.step, allowed.length ? `one of ${allowed.join(', ')}` : 'of a cook that is still on');
+    throw new CoreError(
+      'wrong-state',
+      'Step',
+      entry.step,
+      allowed.length ? `one of ${allowed.join(', ')}` : 'of a cook that is still on',
+    );
   }
   const since = view?.state.sinceMs;
   if (since !== undefined && Date.parse(entry.at) < since) {
-    throw new CoreError('out-of-range', 'When', local(Date.parse(entry.at)), `after the step before, ${local(since)}`);
+    throw new CoreError(
+      'out-of-range',
+      'When',
+      local(Date.parse(entry.at)),
+      `after the step before, ${local(since)}`,
+    );
   }
 }
 
@@ -98,7 +126,10 @@ function checkInoculated(house: House, entry: EntryOf<'inoculated'>): void {
   const sources = entry.sourceVesselIds.map((id) => vesselOf(house, id));
   for (const target of entry.vesselIds.map((id) => vesselOf(house, id))) {
     // A culture vessel is ready as it came; a medium must have been cooked.
-    const ready = target.batch.contentsMl === undefined ? target.state.phase === 'sterile' : target.state.phase === 'planned';
+    const ready =
+      target.batch.contentsMl === undefined
+        ? target.state.phase === 'sterile'
+        : target.state.phase === 'planned';
     if (!ready) {
       throw new CoreError('wrong-state', target.code, target.state.phase, 'cooked and not yet inoculated');
     }
@@ -141,7 +172,10 @@ function checkRetimed(house: House, entry: EntryOf<'retimed'>, nowMs: number): v
     throw new CoreError('not-found', 'Entry', entry.entryId, 'one that stands');
   }
   const atMs = Date.parse(entry.actualAt);
-  const about = 'vesselIds' in named && named.kind !== 'batchMade' ? latestMade(house, named.vesselIds) : batchMade(house, named);
+  const about =
+    'vesselIds' in named && named.kind !== 'batchMade'
+      ? latestMade(house, named.vesselIds)
+      : batchMade(house, named);
   requireInstant(atMs, about, nowMs);
   if (named.kind === 'cookStep') {
     checkBetweenSteps(house, named.cookId, named.id, atMs);
@@ -149,15 +183,30 @@ function checkRetimed(house: House, entry: EntryOf<'retimed'>, nowMs: number): v
 }
 
 /** A step may not be moved across its neighbours, or the cook would be told in another order. */
-function checkBetweenSteps(house: House, cookId: EntryOf<'cookStep'>['cookId'], entryId: string, atMs: number): void {
+function checkBetweenSteps(
+  house: House,
+  cookId: EntryOf<'cookStep'>['cookId'],
+  entryId: string,
+  atMs: number,
+): void {
   const steps = house.cookById.get(cookId)?.steps ?? [];
   const place = steps.findIndex((s) => s.id === entryId);
   const before = steps[place - 1];
   const after = steps[place + 1];
   if (before !== undefined && atMs < Date.parse(before.at)) {
-    throw new CoreError('out-of-range', 'When', local(atMs), `after the step before, ${local(Date.parse(before.at))}`);
+    throw new CoreError(
+      'out-of-range',
+      'When',
+      local(atMs),
+      `after the step before, ${local(Date.parse(before.at))}`,
+    );
   }
   if (after !== undefined && atMs > Date.parse(after.at)) {
-    throw new CoreError('out-of-range', 'When', local(atMs), `before the step after, ${local(Date.parse(after.at))}`);
+    throw new CoreError(
+      'out-of-range',
+      'When',
+      local(atMs),
+      `before the step after, ${local(Date.parse(after.at))}`,
+    );
   }
 }

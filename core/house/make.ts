@@ -19,7 +19,12 @@ export interface NewBatch {
 }
 
 /** The records of a planned medium: the batch with its formula and plan copied in, its vessels, its first entry. */
-export function makeBatch(formula: ResolvedFormula, scaled: ScaledFormula, number: number, context: MakeContext): NewBatch {
+export function makeBatch(
+  formula: ResolvedFormula,
+  scaled: ScaledFormula,
+  number: number,
+  context: MakeContext,
+): NewBatch {
   const plan: BatchPlan = {
     fill: scaled.fill,
     targetMoisture: scaled.moisture,
@@ -30,12 +35,22 @@ export function makeBatch(formula: ResolvedFormula, scaled: ScaledFormula, numbe
     wetG: scaled.wetG,
     vesselWetG: scaled.vesselWetG,
   };
-  return assemble({ stage: formula.stage, vessel: scaled.vessel, formula, plan }, number, scaled.count, context);
+  return assemble(
+    { stage: formula.stage, vessel: scaled.vessel, formula, plan },
+    number,
+    scaled.count,
+    context,
+  );
 }
 
 /** The records of a culture that came into the house: one vessel type, one isolate, a volume in each. */
 export function receiveCulture(
-  culture: { readonly vessel: VesselType; readonly isolateId: string; readonly contentsMl: number; readonly count: number },
+  culture: {
+    readonly vessel: VesselType;
+    readonly isolateId: string;
+    readonly contentsMl: number;
+    readonly count: number;
+  },
   number: number,
   context: MakeContext,
 ): NewBatch {
@@ -57,7 +72,15 @@ function assemble(
     return { id: newId(nowMs, random) as VesselId, schemaVersion: 1, batchId: id, number: i + 1 };
   });
   const vesselIds = vessels.map((v) => v.id);
-  const entry = { id: newId(nowMs, random) as EntryId, schemaVersion: 1 as const, at, notedAt: at, kind: 'batchMade' as const, batchId: id, vesselIds };
+  const entry = {
+    id: newId(nowMs, random) as EntryId,
+    schemaVersion: 1 as const,
+    at,
+    notedAt: at,
+    kind: 'batchMade' as const,
+    batchId: id,
+    vesselIds,
+  };
   return { batch, vessels, entry };
 }
 
@@ -89,6 +112,14 @@ export function makeCook(
     waterMl: plan.water.startMl,
     roomC,
   };
-  const entry = { id: newId(nowMs, random) as EntryId, schemaVersion: 1 as const, at, notedAt: at, kind: 'cookLoaded' as const, cookId: id, vesselIds: [...vesselIds] };
+  const entry = {
+    id: newId(nowMs, random) as EntryId,
+    schemaVersion: 1 as const,
+    at,
+    notedAt: at,
+    kind: 'cookLoaded' as const,
+    cookId: id,
+    vesselIds: [...vesselIds],
+  };
   return { cook, entry };
 }

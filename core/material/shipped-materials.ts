@@ -20,5 +20,12 @@ const ROWS: readonly [id: string, name: string, densityGPerL: Figure, moisture: 
 ];
 
 export function shippedMaterials(updatedAt: string): readonly Material[] {
-  return ROWS.map(([id, name, densityGPerL, moisture]) => ({ id, schemaVersion: 1, updatedAt, name, densityGPerL, moisture }));
+  return ROWS.map(([id, name, densityGPerL, moisture]) => ({
+    id,
+    schemaVersion: 1,
+    updatedAt,
+    name,
+    densityGPerL,
+    moisture,
+  }));
 }

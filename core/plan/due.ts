@@ -50,7 +50,10 @@ function preparationDue(view: BatchView, house: House): DueItem[] {
     const pot = house.cooks.some((c) => isOn(c)) ? 'Next cook' : 'Load a cook';
     return [due('stove', view.lastStepMs ?? view.madeAtMs, `${pot}: ${view.code}`, false, view.code)];
   }
-  const atMs = current?.minutes && view.lastStepMs !== undefined ? view.lastStepMs + current.minutes.usual * MINUTE_MS : (view.lastStepMs ?? view.madeAtMs);
+  const atMs =
+    current?.minutes && view.lastStepMs !== undefined
+      ? view.lastStepMs + current.minutes.usual * MINUTE_MS
+      : (view.lastStepMs ?? view.madeAtMs);
   return [due('stove', atMs, `${next.deed}, ${view.code}`, current?.minutes !== undefined, view.code)];
 }
 
@@ -66,13 +69,19 @@ function cookDue(view: CookView, house: House, nowMs: number): DueItem[] {
     case 'loaded':
       return [due('stove', Date.parse(cook.plannedAt), `Lid on, ${name}`, false)];
     case 'venting':
-      return [due('stove', (state.sinceMs ?? nowMs) + cook.ventMinutes * MINUTE_MS, `Weight on, ${name}`, true)];
+      return [
+        due('stove', (state.sinceMs ?? nowMs) + cook.ventMinutes * MINUTE_MS, `Weight on, ${name}`, true),
+      ];
     case 'holding':
-      return [due('stove', nowMs + holdLeftMinutes(state, cook, nowMs) * MINUTE_MS, `Heat off, ${name}`, true)];
+      return [
+        due('stove', nowMs + holdLeftMinutes(state, cook, nowMs) * MINUTE_MS, `Heat off, ${name}`, true),
+      ];
     case 'lost':
       return [due('stove', state.sinceMs ?? nowMs, `Pressure is lost, ${name}`, true)];
     case 'cooling':
-      return [due('stove', (state.heatOffMs ?? nowMs) + cook.openAfterMinutes * MINUTE_MS, `Open ${name}`, false)];
+      return [
+        due('stove', (state.heatOffMs ?? nowMs) + cook.openAfterMinutes * MINUTE_MS, `Open ${name}`, false),
+      ];
     case 'opened':
       return inoculationDue(view, house);
     default:
@@ -81,13 +90,21 @@ function cookDue(view: CookView, house: House, nowMs: number): DueItem[] {
 }
 
 function inoculationDue(view: CookView, house: House): DueItem[] {
-  const waiting = view.vesselIds.flatMap((id) => house.vesselById.get(id) ?? []).filter((v) => v.state.phase === 'sterile');
+  const waiting = view.vesselIds
+    .flatMap((id) => house.vesselById.get(id) ?? [])
+    .filter((v) => v.state.phase === 'sterile');
   const codes = [...new Set(waiting.map((v) => v.code.split('-')[0]!))];
   return codes.map((code) => due('box', view.coreCoolMs ?? 0, `Inoculate ${code}`, false, code));
 }
 
 function growthDue(view: BatchView, nowMs: number): DueItem[] {
-  const running = view.vessels.filter((v) => v.state.phase === 'running' && v.state.suspect === undefined && view.batch.plan !== undefined && v.state.place !== 'fridge');
+  const running = view.vessels.filter(
+    (v) =>
+      v.state.phase === 'running' &&
+      v.state.suspect === undefined &&
+      view.batch.plan !== undefined &&
+      v.state.place !== 'fridge',
+  );
   if (running.length === 0 || view.forecast === undefined || view.inoculatedAtMs === undefined) {
     return [];
   }
@@ -97,12 +114,28 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
   const toShake = view.batch.stage === 'grain' ? running.filter((v) => v.state.shakenAt === undefined) : [];
   if (toShake.length > 0 && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
     const shakeDay = forecast.midDay + Math.log(SHAKE_AT / (1 - SHAKE_AT)) / forecast.ratePerDay;
-    items.push(due('shelf', start + Math.max(shakeDay, 1) * DAY_MS, `Shake ${view.code}, ${count(toShake.length, view)}`, false, view.code));
+    items.push(
+      due(
+        'shelf',
+        start + Math.max(shakeDay, 1) * DAY_MS,
+        `Shake ${view.code}, ${count(toShake.length, view)}`,
+        false,
+        view.code,
+      ),
+    );
   }
   const fullMs = start + forecast.fullDay * DAY_MS;
   const lookMs = nextLook(running, start);
   if (running.some((v) => lastFraction(v) < 0.95)) {
-    items.push(due('shelf', Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS)), `Look at ${view.code}`, false, view.code));
+    items.push(
+      due(
+        'shelf',
+        Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS)),
+        `Look at ${view.code}`,
+        false,
+        view.code,
+      ),
+    );
   } else if (view.batch.stage === 'bulk') {
     items.push(due('tent', fullMs, `Open ${view.code}`, false, view.code));
   }
@@ -110,7 +143,11 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
 }
 
 function nextLook(running: readonly VesselView[], startMs: number): number {
-  const looks = running.map((v) => (v.state.lastLookAt === undefined ? startMs + FIRST_LOOK_DAY * DAY_MS : Date.parse(v.state.lastLookAt) + LOOK_EVERY_DAYS * DAY_MS));
+  const looks = running.map((v) =>
+    v.state.lastLookAt === undefined
+      ? startMs + FIRST_LOOK_DAY * DAY_MS
+      : Date.parse(v.state.lastLookAt) + LOOK_EVERY_DAYS * DAY_MS,
+  );
   return Math.min(...looks);
 }
 
@@ -147,7 +184,9 @@ export function nextCutMs(view: VesselView): number | undefined {
     return Date.parse(state.pinnedAt) + PINS_TO_CUT_DAYS * DAY_MS;
   }
   const last = state.harvests[state.harvests.length - 1];
-  return last === undefined ? Date.parse(state.openedAt) + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS : Date.parse(last.at) + REST_DAYS * DAY_MS;
+  return last === undefined
+    ? Date.parse(state.openedAt) + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS
+    : Date.parse(last.at) + REST_DAYS * DAY_MS;
 }
 
 function due(place: PlaceName, atMs: number, text: string, exact: boolean, code?: string): DueItem {

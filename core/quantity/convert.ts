@@ -31,7 +31,13 @@ function unitNamed(name: UnitName): Unit {
   return UNITS[name];
 }
 
-function bridge(source: Unit, target: Unit, from: string, to: string, densityGPerMl: number | undefined): number {
+function bridge(
+  source: Unit,
+  target: Unit,
+  from: string,
+  to: string,
+  densityGPerMl: number | undefined,
+): number {
   const kinds = `${source.kind} to ${target.kind}`;
   if (kinds !== 'volume to mass' && kinds !== 'mass to volume') {
     throw new UnitError('unknown-unit', 'Unit', to, `a unit of ${source.kind}, like ${from}`);

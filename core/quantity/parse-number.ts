@@ -27,7 +27,13 @@ export function parseNumber(text: string, field: string): number {
   const typed = text.trim();
   const value = typed.length <= LONGEST ? read(typed.replace(/[\u2009\u202f\u00a0]/g, ' ')) : undefined;
   if (value === undefined || !Number.isFinite(value)) {
-    throw new CoreError('not-a-number', field, text, 'a number', `${field} must be a number. You typed “${typed.slice(0, 30)}”.`);
+    throw new CoreError(
+      'not-a-number',
+      field,
+      text,
+      'a number',
+      `${field} must be a number. You typed “${typed.slice(0, 30)}”.`,
+    );
   }
   return value;
 }
@@ -41,7 +47,9 @@ function read(text: string): number | undefined {
   const ratio = /^(-?)(?:(\d+)\s+)?(\d+)\s*[/⁄]\s*(\d+)$/.exec(text);
   if (ratio) {
     const below = Number(ratio[4]);
-    return below === 0 ? undefined : (ratio[1] === '-' ? -1 : 1) * (Number(ratio[2] ?? 0) + Number(ratio[3]) / below);
+    return below === 0
+      ? undefined
+      : (ratio[1] === '-' ? -1 : 1) * (Number(ratio[2] ?? 0) + Number(ratio[3]) / below);
   }
   const closed = text.replace(/(?<=\d) (?=\d{3}(\D|$))/g, '');
   const decimal = closed.includes('.') ? closed.replace(/,(?=\d{3}(\D|$))/g, '') : closed.replace(',', '.');

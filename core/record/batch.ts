@@ -5,7 +5,10 @@ import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId } from './ids.js
 /** A formula with its materials copied in, as a batch keeps it. */
 export const ResolvedFormula = z.strictObject({
   ...Formula.shape,
-  parts: z.array(z.strictObject({ material: Material, share: z.number().positive(), note: Line.optional() })).min(1).max(30),
+  parts: z
+    .array(z.strictObject({ material: Material, share: z.number().positive(), note: Line.optional() }))
+    .min(1)
+    .max(30),
 });
 export type ResolvedFormula = z.infer<typeof ResolvedFormula>;
 
@@ -75,7 +78,9 @@ export const Photo = z.strictObject({
   vesselId: VesselId,
   takenAt: Instant,
   mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
-  bytes: z.instanceof(Uint8Array).refine((b) => b.length <= 8_000_000, { error: 'a photo may have 8 MB at most' }),
+  bytes: z
+    .instanceof(Uint8Array)
+    .refine((b) => b.length <= 8_000_000, { error: 'a photo may have 8 MB at most' }),
 });
 export type Photo = z.infer<typeof Photo>;
 

@@ -39,7 +39,10 @@ export const Formula = z.strictObject({
   name: Line,
   stage: z.enum(['grain', 'bulk']),
   basis: z.enum(['asSupplied', 'dry']),
-  parts: z.array(z.strictObject({ materialId: Key, share: z.number().positive().max(100), note: Line.optional() })).min(1).max(30),
+  parts: z
+    .array(z.strictObject({ materialId: Key, share: z.number().positive().max(100), note: Line.optional() }))
+    .min(1)
+    .max(30),
   /** Wet-basis moisture wanted, and the range that works. */
   targetMoisture: Figure,
   /** Mass of the finished, settled medium in its vessel, at the wanted moisture. */

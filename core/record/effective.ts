@@ -5,7 +5,9 @@ import { isCorrection, type Entry, type EntryOf } from './entry.js';
  * re-timed carries its corrected time. The result does not depend on the order of the input, so records of two
  * devices may arrive in any order.
  */
-export function effectiveEntries(entries: readonly Entry[]): Exclude<Entry, EntryOf<'takenBack' | 'putBack' | 'retimed'>>[] {
+export function effectiveEntries(
+  entries: readonly Entry[],
+): Exclude<Entry, EntryOf<'takenBack' | 'putBack' | 'retimed'>>[] {
   const byNoting = entries.filter(isCorrection).sort(byNotedThenId);
   const gone = new Map<string, boolean>();
   const actualAt = new Map<string, string>();

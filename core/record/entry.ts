@@ -28,18 +28,48 @@ export const Place = z.enum(['shelf', 'fridge', 'tent', 'counter']);
 export type Place = z.infer<typeof Place>;
 
 /** What a look can suspect; the word is always shown beside the letter. */
-export const Contaminant = z.enum(['greenMold', 'darkMold', 'pinMold', 'orangeMold', 'cobweb', 'wetRot', 'yeast', 'unsure']);
+export const Contaminant = z.enum([
+  'greenMold',
+  'darkMold',
+  'pinMold',
+  'orangeMold',
+  'cobweb',
+  'wetRot',
+  'yeast',
+  'unsure',
+]);
 export type Contaminant = z.infer<typeof Contaminant>;
 
 export const Entry = z.discriminatedUnion('kind', [
   z.strictObject({ ...fact, kind: z.literal('batchMade'), batchId: BatchId, vesselIds }),
   z.strictObject({ ...fact, kind: z.literal('stepDone'), batchId: BatchId, step: HydrationStep }),
-  z.strictObject({ ...fact, kind: z.literal('tissueTested'), batchId: BatchId, result: z.enum(['dry', 'right', 'wet']) }),
-  z.strictObject({ ...fact, kind: z.literal('weighed'), batchId: BatchId, massG: z.number().positive().max(1_000_000) }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('tissueTested'),
+    batchId: BatchId,
+    result: z.enum(['dry', 'right', 'wet']),
+  }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('weighed'),
+    batchId: BatchId,
+    massG: z.number().positive().max(1_000_000),
+  }),
   z.strictObject({ ...fact, kind: z.literal('cookLoaded'), cookId: CookId, vesselIds }),
-  z.strictObject({ ...fact, kind: z.literal('cookStep'), cookId: CookId, step: CookStep, carryOn: z.boolean().optional() }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('cookStep'),
+    cookId: CookId,
+    step: CookStep,
+    carryOn: z.boolean().optional(),
+  }),
   z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: Line }),
-  z.strictObject({ ...fact, kind: z.literal('coreRead'), cookId: CookId, celsius: z.number().min(-20).max(150) }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('coreRead'),
+    cookId: CookId,
+    celsius: z.number().min(-20).max(150),
+  }),
   z.strictObject({
     ...fact,
     kind: z.literal('inoculated'),
@@ -62,7 +92,12 @@ export const Entry = z.discriminatedUnion('kind', [
   z.strictObject({ ...fact, kind: z.literal('moved'), vesselIds, place: Place }),
   z.strictObject({ ...fact, kind: z.literal('opened'), vesselIds }),
   z.strictObject({ ...fact, kind: z.literal('pinned'), vesselIds }),
-  z.strictObject({ ...fact, kind: z.literal('harvested'), vesselIds, massG: z.number().positive().max(20_000) }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('harvested'),
+    vesselIds,
+    massG: z.number().positive().max(20_000),
+  }),
   z.strictObject({
     ...fact,
     kind: z.literal('discarded'),

@@ -33,7 +33,14 @@ export interface VesselState {
   readonly goneBecause?: 'contaminated' | 'dropped' | 'spent' | 'other';
 }
 
-const NEW: VesselState = { phase: 'planned', sourceVesselIds: [], marks: [], notes: [], photoIds: [], harvests: [] };
+const NEW: VesselState = {
+  phase: 'planned',
+  sourceVesselIds: [],
+  marks: [],
+  notes: [],
+  photoIds: [],
+  harvests: [],
+};
 
 /**
  * Folds the entries about one vessel into its present state. Entries may come in any order and may speak of
@@ -115,7 +122,8 @@ function afterLook(state: VesselState, fact: Extract<Fact, { kind: 'inspected' }
   return {
     ...state,
     lastLookAt: fact.at,
-    marks: fact.fraction === undefined ? state.marks : [...state.marks, { at: fact.at, fraction: fact.fraction }],
+    marks:
+      fact.fraction === undefined ? state.marks : [...state.marks, { at: fact.at, fraction: fact.fraction }],
     suspect: fact.suspect ?? state.suspect,
     suspectAt: fact.suspect === undefined ? state.suspectAt : (state.suspectAt ?? fact.at),
     notes: fact.note === undefined ? state.notes : [...state.notes, { at: fact.at, text: fact.note }],

@@ -27,7 +27,12 @@ const LEAST_KPA = 0.6112126;
  * @throws CoreError `out-of-range`
  */
 export function saturationTemperature(absolutePressureKPa: number): number {
-  requireWithin(absolutePressureKPa, { field: 'Absolute pressure', min: LEAST_KPA, max: CRITICAL_KPA, unit: ' kPa' });
+  requireWithin(absolutePressureKPa, {
+    field: 'Absolute pressure',
+    min: LEAST_KPA,
+    max: CRITICAL_KPA,
+    unit: ' kPa',
+  });
   const beta = (absolutePressureKPa / KPA_PER_MPA) ** 0.25;
   const e = beta * beta + N3 * beta + N6;
   const f = N1 * beta * beta + N4 * beta + N7;

@@ -17,27 +17,46 @@ import { Scribe } from '../../data/scribe';
           >Species
           <select #kind class="field" (change)="speciesId.set(kind.value)">
             @for (species of species(); track species.id) {
-              <option [value]="species.id" [selected]="species.id === speciesId()">{{ species.name }} ({{ species.latin }})</option>
+              <option [value]="species.id" [selected]="species.id === speciesId()">
+                {{ species.name }} ({{ species.latin }})
+              </option>
             }
           </select>
         </label>
         <label class="named"
           >Isolate, as its keeper calls it
-          <input #isolate class="field" maxlength="80" autocomplete="off" [value]="isolateName()" (input)="isolateName.set(isolate.value)" />
+          <input
+            #isolate
+            class="field"
+            maxlength="80"
+            autocomplete="off"
+            [value]="isolateName()"
+            (input)="isolateName.set(isolate.value)"
+          />
         </label>
         <label class="named"
           >In a
           <select #vessel class="field" (change)="chooseVessel(vessel.value)">
             @for (type of vessels(); track type.id) {
-              <option [value]="type.id">{{ type.name }}</option>
+              <option [value]="type.id" [selected]="type.id === vesselId()">{{ type.name }}</option>
             }
           </select>
         </label>
         <label class="named"
           >Millilitres in each
-          <input #volume class="field" inputmode="decimal" maxlength="12" autocomplete="off" [value]="volumeText()" (input)="volumeText.set(volume.value)" />
+          <input
+            #volume
+            class="field"
+            inputmode="decimal"
+            maxlength="12"
+            autocomplete="off"
+            [value]="volumeText()"
+            (input)="volumeText.set(volume.value)"
+          />
         </label>
-        <p class="soft">Follow the law where you live: some species and spores are controlled in some places.</p>
+        <p class="soft">
+          Follow the law where you live: some species and spores are controlled in some places.
+        </p>
         @if (problem(); as words) {
           <p class="error" role="alert">{{ words }}</p>
         }
@@ -57,7 +76,11 @@ export class AddCulture {
   private readonly scribe = inject(Scribe);
   private readonly dialog = inject<MatDialogRef<AddCulture>>(MatDialogRef);
   protected readonly species = computed(() => this.store.house()?.records.species ?? []);
-  protected readonly vessels = computed(() => (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.id.startsWith('culture-') && v.kind !== 'dish'));
+  protected readonly vessels = computed(() =>
+    (this.store.house()?.records.vesselTypes ?? []).filter(
+      (v) => v.id.startsWith('culture-') && v.kind !== 'dish',
+    ),
+  );
   protected readonly speciesId = signal('black-poplar');
   protected readonly isolateName = signal('');
   protected readonly vesselId = signal('culture-syringe');
@@ -76,8 +99,20 @@ export class AddCulture {
       if (!name.success || vessel === undefined) {
         throw new CoreError('out-of-range', 'Isolate', this.isolateName(), '1 to 80 letters long');
       }
-      const contentsMl = requireWithin(parseNumber(this.volumeText(), 'Millilitres'), { field: 'Millilitres', min: 0.5, max: vessel.capacityMl, unit: ' ml' });
-      if (await this.scribe.receiveCulture({ vessel, isolate: this.isolateNamed(name.data), contentsMl, count: 1 })) {
+      const contentsMl = requireWithin(parseNumber(this.volumeText(), 'Millilitres'), {
+        field: 'Millilitres',
+        min: 0.5,
+        max: vessel.capacityMl,
+        unit: ' ml',
+      });
+      if (
+        await this.scribe.receiveCulture({
+          vessel,
+          isolate: this.isolateNamed(name.data),
+          contentsMl,
+          count: 1,
+        })
+      ) {
         this.dialog.close();
       }
     } catch (error) {
@@ -86,7 +121,9 @@ export class AddCulture {
   }
 
   private isolateNamed(name: string): Isolate {
-    const known = this.store.house()?.records.isolates.find((i) => i.name === name && i.speciesId === this.speciesId());
+    const known = this.store
+      .house()
+      ?.records.isolates.find((i) => i.name === name && i.speciesId === this.speciesId());
     return (
       known ?? {
         id: `i-${Date.now().toString(36)}`,

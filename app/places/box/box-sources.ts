@@ -1,4 +1,13 @@
-import { isOn, lastFraction, usualDoseMl, usualSpawnG, type BatchView, type CookView, type House, type VesselView } from '../../../core/index';
+import {
+  isOn,
+  lastFraction,
+  usualDoseMl,
+  usualSpawnG,
+  type BatchView,
+  type CookView,
+  type House,
+  type VesselView,
+} from '../../../core/index';
 
 /** A batch that is cooked and waits for its culture. */
 export interface Waiting {
@@ -15,7 +24,9 @@ const FULL_ENOUGH = 0.9;
 export function waitingBatches(house: House): readonly Waiting[] {
   return house.batches.flatMap((view) => {
     const vessels = view.vessels.filter((v) => v.state.phase === 'sterile');
-    const cooks = house.cooks.filter((c) => c.state.heatOffMs !== undefined && vessels.some((v) => v.state.cookId === c.cook.id));
+    const cooks = house.cooks.filter(
+      (c) => c.state.heatOffMs !== undefined && vessels.some((v) => v.state.cookId === c.cook.id),
+    );
     const closed = cooks.find(isOn);
     const coolMs = Math.max(0, ...cooks.map((c) => c.coreCoolMs ?? 0));
     return vessels.length === 0 ? [] : [{ view, vessels, cook: closed ?? cooks[cooks.length - 1], coolMs }];
@@ -24,9 +35,17 @@ export function waitingBatches(house: House): readonly Waiting[] {
 
 /** What can feed a batch: cultures for jars, run spawn for blocks. Suspects are never offered. */
 export function sourcesFor(batch: BatchView, house: House): readonly VesselView[] {
-  const all = [...house.vesselById.values()].filter((v) => v.state.suspect === undefined && v.state.phase !== 'gone');
+  const all = [...house.vesselById.values()].filter(
+    (v) => v.state.suspect === undefined && v.state.phase !== 'gone',
+  );
   return batch.batch.stage === 'bulk'
-    ? all.filter((v) => v.batch.stage === 'grain' && v.state.phase === 'running' && lastFraction(v) >= FULL_ENOUGH && !isUsedUp(v))
+    ? all.filter(
+        (v) =>
+          v.batch.stage === 'grain' &&
+          v.state.phase === 'running' &&
+          lastFraction(v) >= FULL_ENOUGH &&
+          !isUsedUp(v),
+      )
     : all.filter((v) => v.batch.contentsMl !== undefined && v.left > 0.1 && v.batch.stage === 'liquid');
 }
 
@@ -35,5 +54,7 @@ export function isUsedUp(view: VesselView): boolean {
 }
 
 export function usualDose(batch: BatchView): number {
-  return batch.batch.stage === 'bulk' ? usualSpawnG(batch.batch.plan?.vesselWetG ?? 0) : usualDoseMl(batch.batch.vessel.capacityMl);
+  return batch.batch.stage === 'bulk'
+    ? usualSpawnG(batch.batch.plan?.vesselWetG ?? 0)
+    : usualDoseMl(batch.batch.vessel.capacityMl);
 }

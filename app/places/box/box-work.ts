@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, HostListener, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  HostListener,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { formatNumber, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
@@ -7,7 +15,22 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 
 /** Keys that mean something else here; every other key or a foot pedal is Done. */
-const NOT_DONE = new Set(['Tab', 'Shift', 'Control', 'Alt', 'Meta', 'Escape', 'u', 'U', 'ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'PageUp', 'PageDown']);
+const NOT_DONE = new Set([
+  'Tab',
+  'Shift',
+  'Control',
+  'Alt',
+  'Meta',
+  'Escape',
+  'u',
+  'U',
+  'ArrowUp',
+  'ArrowDown',
+  'ArrowLeft',
+  'ArrowRight',
+  'PageUp',
+  'PageDown',
+]);
 
 /** One vessel a screen, for gloved hands: one knuckle, one deed. */
 @Component({
@@ -30,7 +53,9 @@ export class BoxWork {
   protected readonly busy = signal(false);
   protected readonly askDropped = signal(false);
 
-  protected readonly batch = computed(() => this.store.house()?.batches.find((b) => b.code === this.sitting().split(':')[0]));
+  protected readonly batch = computed(() =>
+    this.store.house()?.batches.find((b) => b.code === this.sitting().split(':')[0]),
+  );
   protected readonly targets = computed(() => {
     const numbers = new Set((this.sitting().split(':')[1] ?? '').split('.').map(Number));
     return this.batch()?.vessels.filter((v) => numbers.has(v.vessel.number)) ?? [];
@@ -64,7 +89,11 @@ export class BoxWork {
     }
     // Enter and space on a focused button press that button.
     const onControl = event.target instanceof HTMLElement && event.target.closest('button, a') !== null;
-    if (!NOT_DONE.has(event.key) && !event.repeat && !(onControl && (event.key === 'Enter' || event.key === ' '))) {
+    if (
+      !NOT_DONE.has(event.key) &&
+      !event.repeat &&
+      !(onControl && (event.key === 'Enter' || event.key === ' '))
+    ) {
       event.preventDefault();
       this.done(1);
     }

@@ -1,7 +1,24 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
-import { CoreError, formatNumber, isOn, parseNumber, type BatchView, type VesselView } from '../../../core/index';
+import {
+  CoreError,
+  formatNumber,
+  isOn,
+  parseNumber,
+  type BatchView,
+  type VesselView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -46,7 +63,8 @@ export class Box {
           ...w,
           isOn: w.cook !== undefined && isOn(w.cook),
           cool: w.coolMs <= now,
-          words: w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
+          words:
+            w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
         }));
   });
   protected readonly chosenCode = signal<string | undefined>(undefined);
@@ -71,11 +89,15 @@ export class Box {
   protected readonly readingText = signal('');
   protected readonly readingProblem = signal('');
   protected readonly cultures = computed(() =>
-    (this.store.house()?.batches ?? []).filter((b) => b.batch.contentsMl !== undefined).flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1)).reverse(),
+    (this.store.house()?.batches ?? [])
+      .filter((b) => b.batch.contentsMl !== undefined)
+      .flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1))
+      .reverse(),
   );
   protected readonly settle = computed(() => {
     const read = this.store.house()?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === SETTLED);
-    const left = read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / 60_000;
+    const left =
+      read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / 60_000;
     return left !== undefined && left > -60 ? left : undefined;
   });
 
@@ -93,7 +115,9 @@ export class Box {
     const limit = this.doseLimit() / this.count();
     if (this.pickedSources().length > 0 && !(this.doseEach() > 0 && this.doseEach() <= limit + 1e-6)) {
       const unit = this.isSpawn() ? 'g' : 'ml';
-      const codes = this.pickedSources().map((s) => s.code).join(', ');
+      const codes = this.pickedSources()
+        .map((s) => s.code)
+        .join(', ');
       return `Dose must be above 0 and at most ${formatNumber(Math.floor(limit * 10) / 10, 1)} ${unit}: ${codes} holds ${formatNumber(this.doseLimit())} ${unit} for ${this.count()}. You typed ${this.doseEach()} ${unit}.`;
     }
     return '';
@@ -158,10 +182,19 @@ export class Box {
     if (chosen === undefined || this.problem() !== '' || this.pickedSources().length === 0) {
       return;
     }
-    await this.scribe.say({ kind: 'cautionRead', caution: this.isSpawn() ? 'Clean work with spawn' : 'Clean work: alcohol, flame, needles' });
+    await this.scribe.say({
+      kind: 'cautionRead',
+      caution: this.isSpawn() ? 'Clean work with spawn' : 'Clean work: alcohol, flame, needles',
+    });
     const targets = chosen.vessels.slice(0, this.count()).map((v) => v.vessel.number);
     await this.router.navigate(['/box'], {
-      queryParams: { work: `${chosen.view.code}:${targets.join('.')}`, source: this.pickedSources().map((s) => s.code).join(','), dose: this.doseEach() },
+      queryParams: {
+        work: `${chosen.view.code}:${targets.join('.')}`,
+        source: this.pickedSources()
+          .map((s) => s.code)
+          .join(','),
+        dose: this.doseEach(),
+      },
     });
   }
 
@@ -171,7 +204,9 @@ export class Box {
 
   protected labels(view: BatchView | undefined): void {
     if (view !== undefined) {
-      void import('../../pieces/label-dialog').then(({ LabelDialog }) => this.dialog.open(LabelDialog, { data: view }));
+      void import('../../pieces/label-dialog').then(({ LabelDialog }) =>
+        this.dialog.open(LabelDialog, { data: view }),
+      );
     }
   }
 
@@ -188,11 +223,16 @@ export class Box {
         throw new CoreError('out-of-range', 'Reading', celsius, 'between -20 and 150 °C');
       }
       this.readingProblem.set('');
-      if (cook !== undefined && (await this.scribe.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))) {
+      if (
+        cook !== undefined &&
+        (await this.scribe.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
+      ) {
         this.readingText.set('');
       }
     } catch (error) {
-      this.readingProblem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.readingProblem.set(
+        `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+      );
     }
   }
 }

@@ -16,7 +16,11 @@ import {
 import { HouseStore } from '../../data/house-store';
 
 /** Which number the slip explains. */
-export type Asked = { readonly kind: 'part'; readonly index: number } | { readonly kind: 'water' } | { readonly kind: 'moisture' } | { readonly kind: 'hold' };
+export type Asked =
+  | { readonly kind: 'part'; readonly index: number }
+  | { readonly kind: 'water' }
+  | { readonly kind: 'moisture' }
+  | { readonly kind: 'hold' };
 
 interface Answer {
   readonly formula: ResolvedFormula;
@@ -54,7 +58,11 @@ export class DeskPlan {
     const wanted = this.chosenVessel() ?? this.store.household()?.usualVesselTypeId;
     return this.vessels().find((v) => v.id === wanted) ?? this.vessels()[0];
   });
-  readonly count = computed(() => this.chosenCount() ?? (this.formula()?.stage === 'bulk' ? 3 : (this.store.household()?.usualCount ?? 8)));
+  readonly count = computed(
+    () =>
+      this.chosenCount() ??
+      (this.formula()?.stage === 'bulk' ? 3 : (this.store.household()?.usualCount ?? 8)),
+  );
   readonly fill = computed(() => this.chosenFill() ?? this.vessel()?.usualFill ?? 0);
   readonly moisture = computed(() => this.chosenMoisture() ?? this.formula()?.targetMoisture.value ?? 0);
   readonly appliance = computed(() => this.store.house()?.records.appliances.find((a) => a.inUse));
@@ -74,7 +82,9 @@ export class DeskPlan {
         scaleStepG: household.scaleStepG,
       });
       const appliance = this.appliance();
-      const cook = appliance && planCook({ appliance, house: household, vessel, count: scaled.count, vesselWetG: scaled.vesselWetG });
+      const cook =
+        appliance &&
+        planCook({ appliance, house: household, vessel, count: scaled.count, vesselWetG: scaled.vesselWetG });
       return { formula, scaled, cook };
     } catch (error) {
       return { problem: error instanceof CoreError ? error.message : String(error) };
@@ -106,7 +116,9 @@ export class DeskPlan {
   /** Weighings of the last two batches of this formula. */
   readonly past = computed(() => {
     const batches = this.store.house()?.batches ?? [];
-    const weighed = batches.flatMap((b) => (b.batch.formula?.id === this.formulaId() && b.weighedMoisture !== undefined ? [b.weighedMoisture] : []));
+    const weighed = batches.flatMap((b) =>
+      b.batch.formula?.id === this.formulaId() && b.weighedMoisture !== undefined ? [b.weighedMoisture] : [],
+    );
     return weighed.slice(-2).map((moisture) => ({ moisture }));
   });
 
@@ -117,7 +129,9 @@ export class DeskPlan {
     }
     switch (asked.kind) {
       case 'part':
-        return asked.index < shown.scaled.parts.length ? reasonForPart(shown.formula, shown.scaled, asked.index) : undefined;
+        return asked.index < shown.scaled.parts.length
+          ? reasonForPart(shown.formula, shown.scaled, asked.index)
+          : undefined;
       case 'water':
         return reasonForWater(shown.formula, shown.scaled);
       case 'moisture':
@@ -171,7 +185,8 @@ function reasonForHold(cook: CookPlan): Reason {
       { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
     ],
     likely: `Practice runs ${cook.trade.least} to ${cook.trade.most} min at the sea.`,
-    source: 'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. It errs to longer, since the middle warms up no slower.',
+    source:
+      'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. It errs to longer, since the middle warms up no slower.',
     narrow: 'Put a maximum thermometer in one jar',
   };
 }

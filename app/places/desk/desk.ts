@@ -1,8 +1,25 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  computed,
+  inject,
+  signal,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { addDays, format, startOfDay } from 'date-fns';
-import { UNITS, batchCode, decimalsOf, formatNumber, isOn, lastFraction, type BatchView, type Formula } from '../../../core/index';
+import {
+  UNITS,
+  batchCode,
+  decimalsOf,
+  formatNumber,
+  isOn,
+  lastFraction,
+  type BatchView,
+  type Formula,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { runLineOf, type RunLineModel } from '../../data/run-line-model';
 import { Scribe } from '../../data/scribe';
@@ -34,7 +51,18 @@ const DRIFT = 0.01;
 /** Formulas, amounts and where a batch falls in time. */
 @Component({
   selector: 'nw-desk',
-  imports: [BalanceBar, BlankChoice, BlankNumber, BlockDrawing, JarDrawing, MatIcon, Plaque, ReasonSlip, RouterLink, RunLine],
+  imports: [
+    BalanceBar,
+    BlankChoice,
+    BlankNumber,
+    BlockDrawing,
+    JarDrawing,
+    MatIcon,
+    Plaque,
+    ReasonSlip,
+    RouterLink,
+    RunLine,
+  ],
   providers: [DeskPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk.html',
@@ -62,10 +90,17 @@ export class Desk {
   );
   protected readonly fillOptions = computed(() => {
     const limit = this.plan.vessel()?.fillLimit ?? 1;
-    return FILLS.filter((f) => f.value <= limit + 1e-9).map((f) => ({ value: String(f.value), words: f.words }));
+    return FILLS.filter((f) => f.value <= limit + 1e-9).map((f) => ({
+      value: String(f.value),
+      words: f.words,
+    }));
   });
-  protected readonly fillValue = computed(() => FILLS.find((f) => Math.abs(f.value - this.plan.fill()) < 0.005)?.value.toString() ?? '');
-  protected readonly nextCode = computed(() => batchCode({ stage: this.plan.formula()?.stage ?? 'grain', number: this.plan.nextNumber() }));
+  protected readonly fillValue = computed(
+    () => FILLS.find((f) => Math.abs(f.value - this.plan.fill()) < 0.005)?.value.toString() ?? '',
+  );
+  protected readonly nextCode = computed(() =>
+    batchCode({ stage: this.plan.formula()?.stage ?? 'grain', number: this.plan.nextNumber() }),
+  );
   protected readonly byMass = computed(() => this.plan.vessel()?.finishedG !== undefined);
   protected readonly medium = computed(() => {
     const formula = this.plan.formula();
@@ -78,7 +113,9 @@ export class Desk {
     const dry = past.length === 2 && past.every((p) => p.moisture < this.plan.moisture() - DRIFT);
     return wet ? 'The last two came out wet.' : dry ? 'The last two came out dry.' : '';
   });
-  protected readonly driftCure = computed(() => (this.drift().includes('wet') ? 'Dry it longer, or simmer two minutes less.' : 'Simmer two minutes more.'));
+  protected readonly driftCure = computed(() =>
+    this.drift().includes('wet') ? 'Dry it longer, or simmer two minutes less.' : 'Simmer two minutes more.',
+  );
   protected readonly cooksNeeded = computed(() => {
     const shown = this.plan.shown();
     const places = shown?.cook?.places ?? 0;
@@ -92,17 +129,26 @@ export class Desk {
   protected readonly ticks = computed(() =>
     [-7, 7, 14, 21].map((days) => {
       const day = addDays(startOfDay(this.nowMs()), days);
-      return { words: format(day, 'd MMM'), at: ((day.getTime() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100 };
+      return {
+        words: format(day, 'd MMM'),
+        at: ((day.getTime() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
+      };
     }),
   );
-  protected readonly nowAt = computed(() => ((this.nowMs() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100);
+  protected readonly nowAt = computed(
+    () => ((this.nowMs() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
+  );
   protected readonly lines = computed<readonly { code: string; words: string; model: RunLineModel }[]>(() => {
     const house = this.store.house();
     if (house === undefined) {
       return [];
     }
     const running = house.batches.filter(isUnderWay).reverse().slice(0, MOST_LINES);
-    return running.map((view) => ({ code: view.code, words: lineWords(view), model: runLineOf(view, house, this.nowMs()) }));
+    return running.map((view) => ({
+      code: view.code,
+      words: lineWords(view),
+      model: runLineOf(view, house, this.nowMs()),
+    }));
   });
   protected readonly canner = computed(() => {
     const on = this.store.house()?.cooks.find(isOn);
@@ -110,12 +156,15 @@ export class Desk {
     if (on === undefined) {
       return `The ${appliance.toLowerCase()} is free now.`;
     }
-    const freeMs = (on.state.heatOffMs ?? this.nowMs() + on.cook.holdMinutes * 60_000) + on.cook.openAfterMinutes * 60_000;
+    const freeMs =
+      (on.state.heatOffMs ?? this.nowMs() + on.cook.holdMinutes * 60_000) + on.cook.openAfterMinutes * 60_000;
     return `The ${appliance.toLowerCase()} is free from about ${shortTime(freeMs, this.nowMs())}.`;
   });
 
   constructor() {
-    const remove = inject(Keys).add([{ key: 'n', words: 'Make the batch that is planned', act: () => void this.make() }]);
+    const remove = inject(Keys).add([
+      { key: 'n', words: 'Make the batch that is planned', act: () => void this.make() },
+    ]);
     inject(DestroyRef).onDestroy(remove);
   }
 
@@ -174,10 +223,15 @@ export class Desk {
 }
 
 function isUnderWay(view: BatchView): boolean {
-  const waiting = (phase: string) => phase === 'planned' || phase === 'cooking' || phase === 'sterile' || phase === 'opened';
+  const waiting = (phase: string) =>
+    phase === 'planned' || phase === 'cooking' || phase === 'sterile' || phase === 'opened';
   return (
     view.batch.plan !== undefined &&
-    view.vessels.some((v) => waiting(v.state.phase) || (v.state.phase === 'running' && (v.state.place !== 'fridge' || lastFraction(v) < 0.95)))
+    view.vessels.some(
+      (v) =>
+        waiting(v.state.phase) ||
+        (v.state.phase === 'running' && (v.state.place !== 'fridge' || lastFraction(v) < 0.95)),
+    )
   );
 }
 

@@ -16,22 +16,47 @@ const WIPE_WORD = 'wipe';
   template: `
     <section class="card" aria-labelledby="out">
       <h2 id="out">Take everything out</h2>
-      <p>One file holds all of it: {{ counts() }}. A zip of plain text and pictures that other programs can read too.</p>
+      <p>
+        One file holds all of it: {{ counts() }}. A zip of plain text and pictures that other programs can
+        read too.
+      </p>
       <button type="button" class="deed main" [disabled]="busy()" (click)="save()">Save the archive</button>
     </section>
     <section class="card" aria-labelledby="in">
       <h2 id="in">Bring an archive in</h2>
-      <p>What is here stays; what is in the file is added. Where both changed a definition, the later one counts.</p>
-      <label class="deed quiet file" [class.waiting]="busy()">Choose the file<input #file type="file" accept=".zip,application/zip" [disabled]="busy()" (change)="bring(file.files); file.value = ''" /></label>
+      <p>
+        What is here stays; what is in the file is added. Where both changed a definition, the later one
+        counts.
+      </p>
+      <label class="deed quiet file" [class.waiting]="busy()"
+        >Choose the file<input
+          #file
+          type="file"
+          accept=".zip,application/zip"
+          [disabled]="busy()"
+          (change)="bring(file.files); file.value = ''"
+      /></label>
     </section>
     <section class="card trouble" aria-labelledby="away">
       <h2 id="away">Wipe this house</h2>
-      <p>Everything in this browser's database of {{ name() }} goes. Save the archive first: nothing else can bring it back.</p>
+      <p>
+        Everything in this browser's database of {{ name() }} goes. Save the archive first: nothing else can
+        bring it back.
+      </p>
       <label class="named"
         >Type {{ word }} to allow it
-        <input #box class="field" autocomplete="off" maxlength="10" [value]="typed()" (input)="typed.set(box.value)" />
+        <input
+          #box
+          class="field"
+          autocomplete="off"
+          maxlength="10"
+          [value]="typed()"
+          (input)="typed.set(box.value)"
+        />
       </label>
-      <button type="button" class="deed trouble" [disabled]="typed() !== word || busy()" (click)="wipe()">Wipe everything</button>
+      <button type="button" class="deed trouble" [disabled]="typed() !== word || busy()" (click)="wipe()">
+        Wipe everything
+      </button>
     </section>
     @if (said(); as words) {
       <p class="said" role="status">{{ words }}</p>
@@ -96,7 +121,9 @@ export class Archive {
   protected readonly name = computed(() => (this.which.madeUp ? 'the made-up household' : 'your own house'));
   protected readonly counts = computed(() => {
     const records = this.store.house()?.records;
-    return records === undefined ? '' : `${records.batches.length} batches, ${records.vessels.length} vessels, ${records.cooks.length} cooks, ${formatNumber(records.entries.length)} entries`;
+    return records === undefined
+      ? ''
+      : `${records.batches.length} batches, ${records.vessels.length} vessels, ${records.cooks.length} cooks, ${formatNumber(records.entries.length)} entries`;
   });
 
   protected save(): Promise<void> {
@@ -114,12 +141,18 @@ export class Archive {
         return '';
       }
       if (file.size > MOST_ARCHIVE_BYTES) {
-        throw new Error(`Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB.`);
+        throw new Error(
+          `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB.`,
+        );
       }
       const records = await this.archive.read(new Uint8Array(await file.arrayBuffer()));
       const isMadeUp = records.household[0]?.madeUp ?? false;
       if (isMadeUp !== this.which.madeUp) {
-        throw new Error(isMadeUp ? 'This archive is of the made-up household, which never mixes with your own.' : 'This archive is of a real house, which never mixes with the made-up one.');
+        throw new Error(
+          isMadeUp
+            ? 'This archive is of the made-up household, which never mixes with your own.'
+            : 'This archive is of a real house, which never mixes with the made-up one.',
+        );
       }
       const { added, differences } = await this.archive.merge(records);
       return `Brought in: ${formatNumber(added)} records added, ${differences} definitions differed and the later was kept.`;

@@ -25,14 +25,24 @@ import { Plaque } from '../../pieces/plaque';
         <tbody>
           @for (row of rows(); track row.code) {
             <tr>
-              <th scope="row"><a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.code }"><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'" /></a></th>
-              <td><strong>{{ row.species }}</strong> {{ row.isolate }}</td>
+              <th scope="row">
+                <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.code }"
+                  ><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'"
+                /></a>
+              </th>
+              <td>
+                <strong>{{ row.species }}</strong> {{ row.isolate }}
+              </td>
               <td>{{ row.came }}</td>
               <td>{{ row.left }}</td>
-              <td [class.beet]="row.bad > 0">{{ row.fed }}{{ row.bad > 0 ? ', ' + row.bad + ' went bad' : '' }}</td>
+              <td [class.beet]="row.bad > 0">
+                {{ row.fed }}{{ row.bad > 0 ? ', ' + row.bad + ' went bad' : '' }}
+              </td>
             </tr>
           } @empty {
-            <tr><td colspan="5">No culture yet. Add one at the Box.</td></tr>
+            <tr>
+              <td colspan="5">No culture yet. Add one at the Box.</td>
+            </tr>
           }
         </tbody>
       </table>
@@ -68,7 +78,9 @@ export class Cultures {
       .filter((b) => b.batch.contentsMl !== undefined)
       .flatMap((b) => b.vessels)
       .map((v) => {
-        const fed = (house?.lineage.fedBy.get(v.vessel.id) ?? []).flatMap((id) => house?.vesselById.get(id) ?? []);
+        const fed = (house?.lineage.fedBy.get(v.vessel.id) ?? []).flatMap(
+          (id) => house?.vesselById.get(id) ?? [],
+        );
         return {
           code: v.code,
           species: v.species?.name ?? '',

@@ -20,7 +20,13 @@ const TABS = [
   template: `
     <nav aria-label="Parts of the Ledger">
       @for (one of tabs; track one.id) {
-        <a routerLink="/ledger" [queryParams]="{ tab: one.id }" [class.open]="one.id === shown()" [attr.aria-current]="one.id === shown() ? 'page' : null">{{ one.name }}</a>
+        <a
+          routerLink="/ledger"
+          [queryParams]="{ tab: one.id }"
+          [class.open]="one.id === shown()"
+          [attr.aria-current]="one.id === shown() ? 'page' : null"
+          >{{ one.name }}</a
+        >
       }
     </nav>
     @switch (shown()) {

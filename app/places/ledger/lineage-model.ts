@@ -1,4 +1,11 @@
-import { ancestors, descendants, formatNumber, type BatchView, type House, type VesselView } from '../../../core/index';
+import {
+  ancestors,
+  descendants,
+  formatNumber,
+  type BatchView,
+  type House,
+  type VesselView,
+} from '../../../core/index';
 import { CONTAMINANT_WORDS } from '../../data/words';
 
 /** A batch in the picture, with the vessels that belong to this line of descent. */
@@ -30,7 +37,10 @@ const NODE_WIDTH_SHARE = 0.16;
 
 /** Everything that a vessel came from and everything that came from it, as batches on a time axis. */
 export function lineagePicture(start: VesselView, house: House): LineagePicture {
-  const ids = new Set([...ancestors(house.lineage, start.vessel.id), ...descendants(house.lineage, start.vessel.id)]);
+  const ids = new Set([
+    ...ancestors(house.lineage, start.vessel.id),
+    ...descendants(house.lineage, start.vessel.id),
+  ]);
   const views = house.batches.filter((b) => b.vessels.some((v) => ids.has(v.vessel.id)));
   const times = views.map(timeOf);
   const fromMs = Math.min(...times);
@@ -74,7 +84,11 @@ function edgesOf(nodes: readonly LineageNode[], house: House): LineageEdge[] {
         const from = nodeOf.get(sourceId);
         if (from !== undefined) {
           const key = `${from.view.code}>${to.view.code}`;
-          edges.set(key, { from, to, bad: (edges.get(key)?.bad ?? false) || vessel.state.suspect !== undefined });
+          edges.set(key, {
+            from,
+            to,
+            bad: (edges.get(key)?.bad ?? false) || vessel.state.suspect !== undefined,
+          });
         }
       }
     }
@@ -100,7 +114,8 @@ export function wayBack(start: VesselView, house: House): readonly WayStep[] {
 function wordsFor(view: VesselView): string {
   const { state, batch } = view;
   const what = batch.formula?.name ?? batch.vessel.name;
-  const dose = state.doseEach === undefined ? '' : `, given ${formatNumber(state.doseEach)} ${state.doseUnit}`;
+  const dose =
+    state.doseEach === undefined ? '' : `, given ${formatNumber(state.doseEach)} ${state.doseUnit}`;
   const trouble = state.suspect === undefined ? '' : `, ${CONTAMINANT_WORDS[state.suspect].word}`;
   return `${what}${dose}${trouble}`;
 }

@@ -51,8 +51,15 @@ export class LineageView {
       return [];
     }
     const months: { x: number; words: string }[] = [];
-    for (let month = startOfMonth(addMonths(picture.fromMs, 1)); month.getTime() < picture.toMs; month = addMonths(month, 1)) {
-      months.push({ x: this.xOf((month.getTime() - picture.fromMs) / (picture.toMs - picture.fromMs)), words: format(month, 'MMMM') });
+    for (
+      let month = startOfMonth(addMonths(picture.fromMs, 1));
+      month.getTime() < picture.toMs;
+      month = addMonths(month, 1)
+    ) {
+      months.push({
+        x: this.xOf((month.getTime() - picture.fromMs) / (picture.toMs - picture.fromMs)),
+        words: format(month, 'MMMM'),
+      });
     }
     return months;
   });
@@ -63,7 +70,9 @@ export class LineageView {
       return '';
     }
     const fresh = vessel.state.harvests.reduce((sum, h) => sum + h.massG, 0);
-    const dry = plan.vesselWetG * (1 - plan.targetMoisture) + (vessel.state.doseUnit === 'g' ? (vessel.state.doseEach ?? 0) / 2 : 0);
+    const dry =
+      plan.vesselWetG * (1 - plan.targetMoisture) +
+      (vessel.state.doseUnit === 'g' ? (vessel.state.doseEach ?? 0) / 2 : 0);
     const flushes = vessel.state.harvests.map((h) => `${formatNumber(h.massG)} g`).join(' and ');
     return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, dry) * 100)} % biological efficiency, spawn counted in`;
   });
@@ -81,7 +90,12 @@ export class LineageView {
   }
 
   protected curve(edge: LineageEdge): string {
-    const [x1, y1, x2, y2] = [this.x(edge.from) + 66, this.y(edge.from) + 14, this.x(edge.to) - 4, this.y(edge.to) + 14];
+    const [x1, y1, x2, y2] = [
+      this.x(edge.from) + 66,
+      this.y(edge.from) + 14,
+      this.x(edge.to) - 4,
+      this.y(edge.to) + 14,
+    ];
     const bend = Math.max(24, (x2 - x1) / 2);
     return `M${x1} ${y1}C${x1 + bend} ${y1} ${x2 - bend} ${y2} ${x2} ${y2}`;
   }
@@ -95,7 +109,10 @@ export class LineageView {
   }
 
   protected day(vessel: VesselView): string {
-    return format(Date.parse(vessel.state.inoculatedAt ?? vessel.state.madeAt ?? vessel.batch.madeAt), 'd MMM yyyy');
+    return format(
+      Date.parse(vessel.state.inoculatedAt ?? vessel.state.madeAt ?? vessel.batch.madeAt),
+      'd MMM yyyy',
+    );
   }
 
   private xOf(share: number): number {
@@ -106,6 +123,9 @@ export class LineageView {
 /** The block that gave most; else the newest vessel that was fed. */
 function defaultVessel(all: readonly VesselView[]): VesselView | undefined {
   const gave = (v: VesselView) => v.state.harvests.reduce((sum, h) => sum + h.massG, 0);
-  const best = all.reduce<VesselView | undefined>((max, v) => (gave(v) > (max ? gave(max) : 0) ? v : max), undefined);
+  const best = all.reduce<VesselView | undefined>(
+    (max, v) => (gave(v) > (max ? gave(max) : 0) ? v : max),
+    undefined,
+  );
   return best ?? all.findLast((v) => v.state.sourceVesselIds.length > 0) ?? all[all.length - 1];
 }

@@ -33,14 +33,32 @@ export class Settings {
     { value: 'night', words: 'night' },
   ];
   protected readonly appliances = computed(() => this.store.house()?.records.appliances ?? []);
-  protected readonly fillable = computed(() => (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === 'jar' || v.kind === 'bag'));
+  protected readonly fillable = computed(() =>
+    (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === 'jar' || v.kind === 'bag'),
+  );
   protected readonly houseFields = computed<readonly NumberField[]>(() => {
     const house = this.house();
     return house === undefined
       ? []
       : [
-          { id: 'altitude', label: 'Altitude', unit: 'm', min: -430, max: 5100, shown: house.altitudeM, keep: (altitudeM) => this.keepHouse({ altitudeM }) },
-          { id: 'room', label: 'The room', unit: '°C', min: 5, max: 40, shown: house.roomC, keep: (roomC) => this.keepHouse({ roomC }) },
+          {
+            id: 'altitude',
+            label: 'Altitude',
+            unit: 'm',
+            min: -430,
+            max: 5100,
+            shown: house.altitudeM,
+            keep: (altitudeM) => this.keepHouse({ altitudeM }),
+          },
+          {
+            id: 'room',
+            label: 'The room',
+            unit: '°C',
+            min: 5,
+            max: 40,
+            shown: house.roomC,
+            keep: (roomC) => this.keepHouse({ roomC }),
+          },
           {
             id: 'barometer',
             label: 'Barometer in the room',
@@ -55,7 +73,15 @@ export class Settings {
 
   protected applianceFields(a: Appliance): readonly NumberField[] {
     return [
-      { id: `${a.id}-volume`, label: 'Volume', unit: 'l', min: 2, max: 200, shown: a.volumeL, keep: (volumeL) => this.keepAppliance(a, { volumeL }) },
+      {
+        id: `${a.id}-volume`,
+        label: 'Volume',
+        unit: 'l',
+        min: 2,
+        max: 200,
+        shown: a.volumeL,
+        keep: (volumeL) => this.keepAppliance(a, { volumeL }),
+      },
       {
         id: `${a.id}-rated`,
         label: 'Printed pressure',
@@ -65,8 +91,24 @@ export class Settings {
         shown: Math.round(convert(a.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10,
         keep: (psi) => this.keepAppliance(a, { ratedGaugeKPa: convert(psi, 'psi', 'kPa') }),
       },
-      { id: `${a.id}-water`, label: 'Least water', unit: 'ml', min: 0, max: 50_000, shown: a.leastWaterMl, keep: (leastWaterMl) => this.keepAppliance(a, { leastWaterMl }) },
-      { id: `${a.id}-most`, label: 'Most water under the load', unit: 'ml', min: 1, max: 50_000, shown: a.mostWaterMl, keep: (mostWaterMl) => this.keepAppliance(a, { mostWaterMl }) },
+      {
+        id: `${a.id}-water`,
+        label: 'Least water',
+        unit: 'ml',
+        min: 0,
+        max: 50_000,
+        shown: a.leastWaterMl,
+        keep: (leastWaterMl) => this.keepAppliance(a, { leastWaterMl }),
+      },
+      {
+        id: `${a.id}-most`,
+        label: 'Most water under the load',
+        unit: 'ml',
+        min: 1,
+        max: 50_000,
+        shown: a.mostWaterMl,
+        keep: (mostWaterMl) => this.keepAppliance(a, { mostWaterMl }),
+      },
       ...this.fillable().map((v): NumberField => ({
         id: `${a.id}-${v.id}`,
         label: `Holds ${v.plural}`,
@@ -85,7 +127,12 @@ export class Settings {
         await this.keepHouse({ barometerKPa: undefined });
         return;
       }
-      const value = requireWithin(parseNumber(text, field.label), { field: field.label, min: field.min, max: field.max, unit: field.unit && ` ${field.unit}` });
+      const value = requireWithin(parseNumber(text, field.label), {
+        field: field.label,
+        min: field.min,
+        max: field.max,
+        unit: field.unit && ` ${field.unit}`,
+      });
       this.problem.set('');
       await field.keep(value);
     } catch (error) {
@@ -124,7 +171,9 @@ export class Settings {
 
   private keepHouse(change: Partial<Household>): Promise<boolean> {
     const house = this.house();
-    return house === undefined ? Promise.resolve(false) : this.settings.keep('household', { ...house, ...change });
+    return house === undefined
+      ? Promise.resolve(false)
+      : this.settings.keep('household', { ...house, ...change });
   }
 
   private keepAppliance(a: Appliance, change: Partial<Appliance>): Promise<boolean> {

@@ -1,5 +1,14 @@
 import { CONTAMINANT_WORDS, rangeWords } from '../../data/words';
-import { SHAKE_AT, expectedFraction, forecastVessel, lastFraction, type BatchView, type House, type Place, type VesselView } from '../../../core/index';
+import {
+  SHAKE_AT,
+  expectedFraction,
+  forecastVessel,
+  lastFraction,
+  type BatchView,
+  type House,
+  type Place,
+  type VesselView,
+} from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/run-line-model';
 
 const DAY_MS = 86_400_000;
@@ -39,7 +48,9 @@ export interface ShelfBatch {
 export function shelfBatches(house: House, place: Place, nowMs: number): readonly ShelfBatch[] {
   const shown = house.batches.flatMap((view) => {
     const vessels = view.vessels.filter((v) => stands(v) && (v.state.place ?? 'shelf') === place);
-    return view.batch.stage !== 'grain' || vessels.length === 0 ? [] : [shelfBatch(view, vessels, house, nowMs)];
+    return view.batch.stage !== 'grain' || vessels.length === 0
+      ? []
+      : [shelfBatch(view, vessels, house, nowMs)];
   });
   return shown.reverse();
 }
@@ -49,7 +60,12 @@ export function stands(view: VesselView): boolean {
   return view.state.phase === 'running' && view.batch.plan !== undefined && view.left > whole * NEARLY_USED;
 }
 
-function shelfBatch(view: BatchView, vessels: readonly VesselView[], house: House, nowMs: number): ShelfBatch {
+function shelfBatch(
+  view: BatchView,
+  vessels: readonly VesselView[],
+  house: House,
+  nowMs: number,
+): ShelfBatch {
   const start = view.inoculatedAtMs ?? nowMs;
   const day = (nowMs - start) / DAY_MS;
   const sound = vessels.filter((v) => v.state.suspect === undefined);
@@ -61,7 +77,12 @@ function shelfBatch(view: BatchView, vessels: readonly VesselView[], house: Hous
   return {
     view,
     details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, day ${Math.floor(day)}`,
-    full: full || view.forecast === undefined ? (full ? 'run full' : '') : `full ${rangeWords(start + view.forecast.low * DAY_MS, start + view.forecast.high * DAY_MS)}`,
+    full:
+      full || view.forecast === undefined
+        ? full
+          ? 'run full'
+          : ''
+        : `full ${rangeWords(start + view.forecast.low * DAY_MS, start + view.forecast.high * DAY_MS)}`,
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
@@ -83,7 +104,12 @@ function planksOf(vessels: readonly VesselView[], house: House, toShake: readonl
     const tone = bad > 0 ? 'trouble' : due ? 'due' : 'plain';
     const rows: Plank[] = [];
     for (let i = 0; i < jars.length; i += PLANK) {
-      rows.push({ name: i === 0 ? name : '', word: i === 0 ? word : '', tone, jars: jars.slice(i, i + PLANK).map(shelfJar) });
+      rows.push({
+        name: i === 0 ? name : '',
+        word: i === 0 ? word : '',
+        tone,
+        jars: jars.slice(i, i + PLANK).map(shelfJar),
+      });
     }
     return rows;
   });

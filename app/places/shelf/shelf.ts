@@ -1,7 +1,22 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
-import { expectedFraction, forecastVessel, lastFraction, type Place, type VesselId, type VesselView } from '../../../core/index';
+import {
+  expectedFraction,
+  forecastVessel,
+  lastFraction,
+  type Place,
+  type VesselId,
+  type VesselView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -41,9 +56,16 @@ export class Shelf {
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
   private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
   protected readonly nowMs = this.minute;
-  protected readonly standing = computed(() => [...(this.store.house()?.vesselById.values() ?? [])].filter((v) => v.batch.stage === 'grain' && stands(v)));
+  protected readonly standing = computed(() =>
+    [...(this.store.house()?.vesselById.values() ?? [])].filter(
+      (v) => v.batch.stage === 'grain' && stands(v),
+    ),
+  );
   protected readonly tabs = computed(() =>
-    PLACES.map((p) => ({ ...p, count: this.standing().filter((v) => (v.state.place ?? 'shelf') === p.place).length })).filter((p) => p.count > 0 || p.place === 'shelf'),
+    PLACES.map((p) => ({
+      ...p,
+      count: this.standing().filter((v) => (v.state.place ?? 'shelf') === p.place).length,
+    })).filter((p) => p.count > 0 || p.place === 'shelf'),
   );
   protected readonly batches = computed(() => {
     const house = this.store.house();
@@ -57,7 +79,11 @@ export class Shelf {
     }
     return [...(house?.vesselById.values() ?? [])].find((v) => v.code === this.open());
   });
-  protected readonly walkable = computed(() => this.batches().flatMap((b) => b.planks.flatMap((p) => p.jars.filter((j) => j.letter === '').map((j) => j.view))));
+  protected readonly walkable = computed(() =>
+    this.batches().flatMap((b) =>
+      b.planks.flatMap((p) => p.jars.filter((j) => j.letter === '').map((j) => j.view)),
+    ),
+  );
   private walkLength = 0;
   protected readonly walkPlace = computed(() => {
     const walk = this.walk();
@@ -85,7 +111,9 @@ export class Shelf {
   protected close(): void {
     const code = this.opened()?.code;
     this.walk.set(undefined);
-    void this.router.navigate([], { queryParams: {} }).then(() => document.querySelector<HTMLElement>(`[data-code="${CSS.escape(code ?? '')}"]`)?.focus());
+    void this.router
+      .navigate([], { queryParams: {} })
+      .then(() => document.querySelector<HTMLElement>(`[data-code="${CSS.escape(code ?? '')}"]`)?.focus());
   }
 
   protected startWalk(): void {
@@ -114,11 +142,17 @@ export class Shelf {
   }
 
   protected takeOut(batch: ShelfBatch): void {
-    void this.scribe.say({ kind: 'discarded', vesselIds: batch.bad.map((v) => v.vessel.id), reason: 'contaminated' });
+    void this.scribe.say({
+      kind: 'discarded',
+      vesselIds: batch.bad.map((v) => v.vessel.id),
+      reason: 'contaminated',
+    });
   }
 
   protected badWords(batch: ShelfBatch): string {
-    const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map((k) => CONTAMINANT_WORDS[k].word);
+    const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map(
+      (k) => CONTAMINANT_WORDS[k].word,
+    );
     return `${batch.bad.length} ${batch.bad.length === 1 ? batch.view.batch.vessel.name : batch.view.batch.vessel.plural} of ${kinds.join(' and ')}`;
   }
 
@@ -130,7 +164,8 @@ export class Shelf {
       return 'From more than one cook.';
     }
     const others = batch.planks.flatMap((p) => p.jars).filter((j) => j.view.state.cookId !== cooks[0]).length;
-    const vented = first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
+    const vented =
+      first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
     return `All from cook ${first.cook.number}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
   }
 
@@ -141,14 +176,18 @@ export class Shelf {
       const forecast = view && forecastVessel(view);
       if (view !== undefined && forecast !== undefined) {
         const day = (this.time.now() - Date.parse(view.state.inoculatedAt ?? '')) / DAY_MS;
-        const fraction = Math.max(lastFraction(view), Math.round(expectedFraction(forecast, day) * 100) / 100);
+        const fraction = Math.max(
+          lastFraction(view),
+          Math.round(expectedFraction(forecast, day) * 100) / 100,
+        );
         await this.scribe.say({ kind: 'inspected', vesselIds: [id], fraction });
       }
     }
   }
 
   private async labels(): Promise<void> {
-    const view = this.batches().find((b) => b.view.code === this.opened()?.code.split('-')[0]) ?? this.batches()[0];
+    const view =
+      this.batches().find((b) => b.view.code === this.opened()?.code.split('-')[0]) ?? this.batches()[0];
     if (view !== undefined) {
       const { LabelDialog } = await import('../../pieces/label-dialog');
       this.dialog.open(LabelDialog, { data: view.view });

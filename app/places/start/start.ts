@@ -61,7 +61,9 @@ export class Start {
     { value: 'electric', words: 'electric' },
     { value: 'induction', words: 'induction' },
   ];
-  protected readonly vessels = this.shipped.vesselTypes.filter((v) => v.kind === 'jar').map((v) => ({ value: v.id, words: v.plural }));
+  protected readonly vessels = this.shipped.vesselTypes
+    .filter((v) => v.kind === 'jar')
+    .map((v) => ({ value: v.id, words: v.plural }));
   protected readonly massUnits = [
     { value: 'g', words: 'grams' },
     { value: 'oz', words: 'ounces' },
@@ -82,7 +84,11 @@ export class Start {
       ...a,
       inUse: a.id === this.cookerId(),
       ...(a.id === this.cookerId()
-        ? { volumeL: this.volumeL(), ratedGaugeKPa: convert(this.ratedPsi(), 'psi', 'kPa'), heat: this.heat() as Appliance['heat'] }
+        ? {
+            volumeL: this.volumeL(),
+            ratedGaugeKPa: convert(this.ratedPsi(), 'psi', 'kPa'),
+            heat: this.heat() as Appliance['heat'],
+          }
         : {}),
     })),
   );
@@ -93,17 +99,34 @@ export class Start {
       const house = this.household();
       const appliance = this.appliances().find((a) => a.inUse)!;
       checkRanges(house, appliance);
-      const formula = resolveFormula(this.shipped.formulas.find((f) => f.id === FIRST_FORMULA)!, this.shipped.materials);
+      const formula = resolveFormula(
+        this.shipped.formulas.find((f) => f.id === FIRST_FORMULA)!,
+        this.shipped.materials,
+      );
       const vessel = this.shipped.vesselTypes.find((v) => v.id === house.usualVesselTypeId)!;
-      const scaled = scaleFormula(formula, { vessel, count: house.usualCount, spare: SPARE, scaleStepG: house.scaleStepG });
-      const cook = planCook({ appliance, house, vessel, count: house.usualCount, vesselWetG: scaled.vesselWetG });
+      const scaled = scaleFormula(formula, {
+        vessel,
+        count: house.usualCount,
+        spare: SPARE,
+        scaleStepG: house.scaleStepG,
+      });
+      const cook = planCook({
+        appliance,
+        house,
+        vessel,
+        count: house.usualCount,
+        vesselWetG: scaled.vesselWetG,
+      });
       return { scaled, cook };
     } catch (error) {
       return { problem: error instanceof CoreError ? error.message : String(error) };
     }
   });
-  protected readonly problem = computed(() => Object.values(this.typed()).find(Boolean) ?? this.answer().problem ?? '');
-  private lastGood: { scaled: ReturnType<typeof scaleFormula>; cook: ReturnType<typeof planCook> } | undefined;
+  protected readonly problem = computed(
+    () => Object.values(this.typed()).find(Boolean) ?? this.answer().problem ?? '',
+  );
+  private lastGood:
+    { scaled: ReturnType<typeof scaleFormula>; cook: ReturnType<typeof planCook> } | undefined;
   protected readonly plan = computed(() => {
     const answer = this.answer();
     if (answer.scaled !== undefined) {
@@ -150,11 +173,17 @@ export class Start {
       return;
     }
     try {
-      const records: Records = { ...this.shipped, appliances: this.appliances(), household: [this.household()] };
+      const records: Records = {
+        ...this.shipped,
+        appliances: this.appliances(),
+        household: [this.household()],
+      };
       await this.settings.furnish(records);
       await this.router.navigateByUrl('/desk');
     } catch (error) {
-      this.failed.set(`Not saved: ${error instanceof Error ? error.message : String(error)}. What you typed is kept on screen.`);
+      this.failed.set(
+        `Not saved: ${error instanceof Error ? error.message : String(error)}. What you typed is kept on screen.`,
+      );
     }
   }
 }

@@ -1,7 +1,24 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
-import { chamberProfile, f0, formatNumber, heldMs, profileUntil, waterLostMl, type CookStep, type CookView } from '../../../core/index';
+import {
+  chamberProfile,
+  f0,
+  formatNumber,
+  heldMs,
+  profileUntil,
+  waterLostMl,
+  type CookStep,
+  type CookView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -35,17 +52,25 @@ export class CookScreen {
   protected readonly nowMs = computed(() => Math.floor(this.time.now() / 10_000) * 10_000);
   protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
   protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
-  protected readonly codes = computed(() => this.view().batches.flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []));
+  protected readonly codes = computed(() =>
+    this.view().batches.flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []),
+  );
   protected readonly load = computed(() => {
     const house = this.store.house();
     const first = house?.vesselById.get(this.view().vesselIds[0]!);
     const n = this.view().vesselIds.length;
     return first === undefined ? '' : `${n} ${n === 1 ? first.batch.vessel.name : first.batch.vessel.plural}`;
   });
-  protected readonly pressure = computed(() => pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'));
+  protected readonly pressure = computed(() =>
+    pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'),
+  );
   protected readonly deedWords = computed(() => {
     const { step, dueMs, next } = this.clock();
-    return step === undefined ? next : dueMs !== undefined && !this.due() ? `due ${shortTime(dueMs, this.time.now())}, press when you do it` : 'press when it is so';
+    return step === undefined
+      ? next
+      : dueMs !== undefined && !this.due()
+        ? `due ${shortTime(dueMs, this.time.now())}, press when you do it`
+        : 'press when it is so';
   });
   protected readonly headline = computed(() => {
     const { phase } = this.view().state;
@@ -53,17 +78,32 @@ export class CookScreen {
     const time = dueMs === undefined ? '' : shortTime(dueMs, this.time.now());
     switch (phase) {
       case 'heating':
-        return { main: 'Wait for a full plume', then: 'Steam must rush out without a break before its minutes count.' };
+        return {
+          main: 'Wait for a full plume',
+          then: 'Steam must rush out without a break before its minutes count.',
+        };
       case 'venting':
-        return { main: `Weight on at ${time}`, then: 'The steam drives the air out. Air left in keeps it cooler at the same pressure.' };
+        return {
+          main: `Weight on at ${time}`,
+          then: 'The steam drives the air out. Air left in keeps it cooler at the same pressure.',
+        };
       case 'comingUp':
-        return { main: 'Press when it is at pressure', then: `The clock starts at ${this.pressure()}, not before.` };
+        return {
+          main: 'Press when it is at pressure',
+          then: `The clock starts at ${this.pressure()}, not before.`,
+        };
       case 'holding':
-        return { main: `Heat off at ${time}`, then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.` };
+        return {
+          main: `Heat off at ${time}`,
+          then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.`,
+        };
       case 'lost':
         return { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
       case 'cooling':
-        return { main: `Open at ${time}`, then: 'Let the pressure fall by itself. Lid away from the face. Liquids can still erupt.' };
+        return {
+          main: `Open at ${time}`,
+          then: 'Let the pressure fall by itself. Lid away from the face. Liquids can still erupt.',
+        };
       default:
         return { main: '', then: '' };
     }
@@ -79,7 +119,10 @@ export class CookScreen {
   /** Water that should be left, by the plan's own loss. */
   protected readonly water = computed(() => {
     const { cook, state } = this.view();
-    const vented = state.ventedMs === undefined ? 0 : Math.min(cook.ventMinutes, (this.time.now() - state.ventedMs) / MINUTE_MS);
+    const vented =
+      state.ventedMs === undefined
+        ? 0
+        : Math.min(cook.ventMinutes, (this.time.now() - state.ventedMs) / MINUTE_MS);
     const held = heldMs(state, this.time.now()) / MINUTE_MS;
     return { leftMl: Math.max(0, cook.waterMl - waterLostMl(vented, held)), startMl: cook.waterMl };
   });

@@ -24,6 +24,7 @@ export function hydrationClock(view: BatchView): HydrationClock {
     following,
     next: following?.deed ?? '',
     sinceMs: view.lastStepMs,
-    dueMs: minutes === undefined || view.lastStepMs === undefined ? undefined : view.lastStepMs + minutes * 60_000,
+    dueMs:
+      minutes === undefined || view.lastStepMs === undefined ? undefined : view.lastStepMs + minutes * 60_000,
   };
 }

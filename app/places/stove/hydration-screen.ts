@@ -1,5 +1,20 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, signal } from '@angular/core';
-import { CoreError, decimalsOf, formatNumber, parseNumber, weighedMoisture, type BatchView } from '../../../core/index';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import {
+  CoreError,
+  decimalsOf,
+  formatNumber,
+  parseNumber,
+  weighedMoisture,
+  type BatchView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -37,12 +52,15 @@ export class HydrationScreen {
   protected readonly leftMinutes = computed(() => ((this.clock().dueMs ?? 0) - this.time.now()) / 60_000);
   protected readonly share = computed(() => {
     const { dueMs, sinceMs } = this.clock();
-    return dueMs === undefined || sinceMs === undefined ? undefined : Math.min(1, Math.max(0, (this.time.now() - sinceMs) / (dueMs - sinceMs)));
+    return dueMs === undefined || sinceMs === undefined
+      ? undefined
+      : Math.min(1, Math.max(0, (this.time.now() - sinceMs) / (dueMs - sinceMs)));
   });
   protected readonly due = computed(() => this.clock().dueMs === undefined || this.leftMinutes() <= 0);
   protected readonly parts = computed(() => {
     const plan = this.view().batch.plan;
-    const water = this.view().batch.formula?.hydration === 'mix' ? [{ name: 'Water', massG: plan?.waterG ?? 0 }] : [];
+    const water =
+      this.view().batch.formula?.hydration === 'mix' ? [{ name: 'Water', massG: plan?.waterG ?? 0 }] : [];
     return [...(plan?.parts ?? []), ...water];
   });
   protected readonly byJar = computed(() => {
@@ -65,12 +83,19 @@ export class HydrationScreen {
       return undefined;
     }
     const off = moisture - target;
-    const words = Math.abs(off) < 0.01 ? 'as wanted' : off > 0 ? 'wetter than wanted: let it steam on, then weigh again' : 'drier than wanted: it will run slowly';
+    const words =
+      Math.abs(off) < 0.01
+        ? 'as wanted'
+        : off > 0
+          ? 'wetter than wanted: let it steam on, then weigh again'
+          : 'drier than wanted: it will run slowly';
     return { percent: formatNumber(moisture * 100, 1), words, off };
   });
 
   constructor() {
-    const remove = inject(Keys).add([{ key: 'm', words: 'The next step of this batch', act: () => this.deed() }]);
+    const remove = inject(Keys).add([
+      { key: 'm', words: 'The next step of this batch', act: () => this.deed() },
+    ]);
     inject(DestroyRef).onDestroy(remove);
   }
 
@@ -88,7 +113,9 @@ export class HydrationScreen {
   /** The moisture that the typed mass would mean, while it is typed. */
   protected readonly preview = computed(() => {
     try {
-      return this.massText() === '' ? '' : `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`;
+      return this.massText() === ''
+        ? ''
+        : `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`;
     } catch {
       return '';
     }
@@ -98,11 +125,19 @@ export class HydrationScreen {
     try {
       this.moistureOf(this.massText());
       this.massProblem.set('');
-      if (await this.scribe.say({ kind: 'weighed', batchId: this.view().batch.id, massG: parseNumber(this.massText(), 'Drained mass') })) {
+      if (
+        await this.scribe.say({
+          kind: 'weighed',
+          batchId: this.view().batch.id,
+          massG: parseNumber(this.massText(), 'Drained mass'),
+        })
+      ) {
         this.massText.set('');
       }
     } catch (error) {
-      this.massProblem.set(`${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`);
+      this.massProblem.set(
+        `${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`,
+      );
     }
   }
 

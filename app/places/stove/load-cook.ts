@@ -34,8 +34,15 @@ export class LoadCook {
   private busy = false;
 
   protected readonly appliances = computed(() => this.store.house()?.records.appliances ?? []);
-  protected readonly appliance = computed(() => this.appliances().find((a) => a.id === this.chosenAppliance()) ?? this.appliances().find((a) => a.inUse) ?? this.appliances()[0]);
-  protected readonly applianceOptions = computed(() => this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })));
+  protected readonly appliance = computed(
+    () =>
+      this.appliances().find((a) => a.id === this.chosenAppliance()) ??
+      this.appliances().find((a) => a.inUse) ??
+      this.appliances()[0],
+  );
+  protected readonly applianceOptions = computed(() =>
+    this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
+  );
   /** Only vessels that share a programme may share a cook: the first batch's kind decides. */
   protected readonly rows = computed(() => {
     const first = this.batches().find((b) => !this.left().has(b.batch.id));
@@ -49,15 +56,25 @@ export class LoadCook {
     const all = this.rows().flatMap((r) => (r.taken ? r.waiting : []));
     return all.slice(0, this.places());
   });
-  protected readonly waitingCount = computed(() => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length);
+  protected readonly waitingCount = computed(
+    () => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length,
+  );
   private readonly firstTaken = computed(() => this.rows().find((r) => r.taken)?.view);
-  protected readonly places = computed(() => this.appliance()?.places[this.firstTaken()?.batch.vessel.id ?? ''] ?? 0);
+  protected readonly places = computed(
+    () => this.appliance()?.places[this.firstTaken()?.batch.vessel.id ?? ''] ?? 0,
+  );
   protected readonly plan = computed(() => {
     const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
     if (appliance === undefined || house === undefined || first === undefined || this.load().length === 0) {
       return undefined;
     }
-    return planCook({ appliance, house, vessel: first.batch.vessel, count: this.load().length, vesselWetG: first.batch.plan?.vesselWetG ?? 0 });
+    return planCook({
+      appliance,
+      house,
+      vessel: first.batch.vessel,
+      count: this.load().length,
+      vesselWetG: first.batch.plan?.vesselWetG ?? 0,
+    });
   });
   protected readonly noun = computed(() => {
     const vessel = this.firstTaken()?.batch.vessel;

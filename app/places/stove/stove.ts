@@ -1,5 +1,21 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
-import { dueItems, hydrationSteps, isOn, type BatchView, type CookView, type House } from '../../../core/index';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import {
+  dueItems,
+  hydrationSteps,
+  isOn,
+  type BatchView,
+  type CookView,
+  type House,
+} from '../../../core/index';
 import { Chime } from '../../data/chime';
 import { HouseStore } from '../../data/house-store';
 import { Time } from '../../data/time';
@@ -13,7 +29,8 @@ import { hydrationClock } from './hydration-clock';
 import { LoadCook } from './load-cook';
 import { VERDICTS } from './verdicts';
 
-type Task = { readonly key: string; readonly cook: CookView } | { readonly key: string; readonly batch: BatchView };
+type Task =
+  { readonly key: string; readonly cook: CookView } | { readonly key: string; readonly batch: BatchView };
 
 /** Clocks for what is soaking, simmering, drying and cooking. One is large; the others are cards. */
 @Component({
@@ -53,9 +70,13 @@ export class Stove {
   protected readonly idleWords = computed(() => {
     const house = this.store.house();
     const next = house && dueItems(house, this.time.now()).find((d) => d.place === 'stove');
-    return next === undefined ? 'Nothing is waiting for it. Plan a batch at the Desk.' : `Next: ${next.text}.`;
+    return next === undefined
+      ? 'Nothing is waiting for it. Plan a batch at the Desk.'
+      : `Next: ${next.text}.`;
   });
-  protected readonly applianceName = computed(() => this.store.house()?.records.appliances.find((a) => a.inUse)?.name ?? 'Cooker');
+  protected readonly applianceName = computed(
+    () => this.store.house()?.records.appliances.find((a) => a.inUse)?.name ?? 'Cooker',
+  );
 
   constructor() {
     effect(() => {
@@ -78,10 +99,20 @@ export class Stove {
     const clock = this.clockOf(task);
     const now = this.time.now();
     const left = clock.dueMs === undefined ? undefined : Math.ceil((clock.dueMs - now) / 60_000);
-    const words = left === undefined ? clock.next : left <= 0 ? `${clock.next} now` : `${clock.next} at ${shortTime(clock.dueMs ?? now, now)}, in ${left > 120 ? `${Math.round(left / 60)} h` : `${left} min`}`;
+    const words =
+      left === undefined
+        ? clock.next
+        : left <= 0
+          ? `${clock.next} now`
+          : `${clock.next} at ${shortTime(clock.dueMs ?? now, now)}, in ${left > 120 ? `${Math.round(left / 60)} h` : `${left} min`}`;
     const due = left !== undefined && left <= 0;
     return 'cook' in task
-      ? { name: `${task.cook.cook.applianceName}, cook ${task.cook.cook.number}`, code: this.codes(task.cook), words, due }
+      ? {
+          name: `${task.cook.cook.applianceName}, cook ${task.cook.cook.number}`,
+          code: this.codes(task.cook),
+          words,
+          due,
+        }
       : { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
   }
 
@@ -114,7 +145,9 @@ export class Stove {
 
 function tasksOf(house: House): readonly Task[] {
   const cooks = house.cooks.filter(isOn).map((cook) => ({ key: cook.cook.id, cook }));
-  const wet = house.batches.filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isWaiting(b)).map((batch) => ({ key: batch.batch.id, batch }));
+  const wet = house.batches
+    .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isWaiting(b))
+    .map((batch) => ({ key: batch.batch.id, batch }));
   return [...cooks, ...wet];
 }
 

@@ -1,4 +1,12 @@
-import { biologicalEfficiency, forecastVessel, formatNumber, lastFraction, nextCutMs, type House, type VesselView } from '../../../core/index';
+import {
+  biologicalEfficiency,
+  forecastVessel,
+  formatNumber,
+  lastFraction,
+  nextCutMs,
+  type House,
+  type VesselView,
+} from '../../../core/index';
 import { rangeWords } from '../../data/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
@@ -17,8 +25,17 @@ export interface TentBlock {
 
 /** Blocks that run or fruit, those that need a hand first. */
 export function tentBlocks(house: House, nowMs: number): readonly TentBlock[] {
-  const views = [...house.vesselById.values()].filter((v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'));
-  return views.map((view) => tentBlock(view, nowMs)).sort((a, b) => rank(a) - rank(b) || b.view.batch.number - a.view.batch.number || a.view.vessel.number - b.view.vessel.number);
+  const views = [...house.vesselById.values()].filter(
+    (v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'),
+  );
+  return views
+    .map((view) => tentBlock(view, nowMs))
+    .sort(
+      (a, b) =>
+        rank(a) - rank(b) ||
+        b.view.batch.number - a.view.batch.number ||
+        a.view.vessel.number - b.view.vessel.number,
+    );
 }
 
 function rank(block: TentBlock): number {
@@ -32,13 +49,20 @@ function tentBlock(view: VesselView, nowMs: number): TentBlock {
   }
   const cut = nextCutMs(view) ?? nowMs;
   const last = state.harvests[state.harvests.length - 1];
-  const rested = last === undefined ? '' : `${formatNumber(last.massG)} g on ${dayMonth(Date.parse(last.at))}`;
+  const rested =
+    last === undefined ? '' : `${formatNumber(last.massG)} g on ${dayMonth(Date.parse(last.at))}`;
   if (state.pinnedAt !== undefined) {
     return cut <= nowMs + DAY_MS / 2
       ? { view, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
       : { view, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
   }
-  return { view, look: 'resting', word: last === undefined ? 'waiting for pins' : 'resting', due: false, detail: rested || `pins about ${dayMonth(cut - 6 * DAY_MS)}` };
+  return {
+    view,
+    look: 'resting',
+    word: last === undefined ? 'waiting for pins' : 'resting',
+    due: false,
+    detail: rested || `pins about ${dayMonth(cut - 6 * DAY_MS)}`,
+  };
 }
 
 function runningBlock(view: VesselView, nowMs: number): TentBlock {
@@ -50,7 +74,10 @@ function runningBlock(view: VesselView, nowMs: number): TentBlock {
     look: 'running',
     word: full ? 'run full: open it' : `${formatNumber(lastFraction(view) * 100)} % run`,
     due: full,
-    detail: full || forecast === undefined ? 'or let it rest a week or two' : `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`,
+    detail:
+      full || forecast === undefined
+        ? 'or let it rest a week or two'
+        : `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`,
   };
 }
 
@@ -77,11 +104,16 @@ export function flushName(view: VesselView): string {
 }
 
 /** What this house's other blocks of the same species gave in the same flush, as a share of their dry mass. */
-export function usualRange(view: VesselView, house: House): { readonly low: number; readonly high: number } | undefined {
+export function usualRange(
+  view: VesselView,
+  house: House,
+): { readonly low: number; readonly high: number } | undefined {
   const flush = view.state.harvests.length;
   const shares = [...house.vesselById.values()].flatMap((v) => {
     const harvest = v.state.harvests[flush];
-    return v.species?.id === view.species?.id && v !== view && harvest !== undefined ? [harvest.massG / dryOf(v)] : [];
+    return v.species?.id === view.species?.id && v !== view && harvest !== undefined
+      ? [harvest.massG / dryOf(v)]
+      : [];
   });
   return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };
 }

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { formatNumber, lastFraction, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
@@ -39,22 +49,33 @@ export class Tent {
   });
   /** Cooked bulk that waits for spawn, and spawn's place to get it. */
   protected readonly toSpawn = computed(() =>
-    (this.store.house()?.batches ?? []).filter((b) => b.batch.stage === 'bulk' && b.vessels.some((v) => v.state.phase === 'sterile')),
+    (this.store.house()?.batches ?? []).filter(
+      (b) => b.batch.stage === 'bulk' && b.vessels.some((v) => v.state.phase === 'sterile'),
+    ),
   );
   protected readonly selected = computed<TentBlock | undefined>(() => {
     const code = this.open();
     const blocks = this.blocks();
-    return blocks.find((b) => b.view.code === code) ?? blocks.find((b) => b.due && b.view.code.split('-')[0] === code) ?? blocks.find((b) => b.due) ?? blocks[0];
+    return (
+      blocks.find((b) => b.view.code === code) ??
+      blocks.find((b) => b.due && b.view.code.split('-')[0] === code) ??
+      blocks.find((b) => b.due) ??
+      blocks[0]
+    );
   });
   protected readonly summary = computed(() => {
     const names = [...new Set(this.blocks().flatMap((b) => b.view.species?.name.toLowerCase() ?? []))];
-    return this.blocks().length === 0 ? '' : `${names.join(' and ')}, ${this.blocks().length} ${this.blocks().length === 1 ? 'block' : 'blocks'}`;
+    return this.blocks().length === 0
+      ? ''
+      : `${names.join(' and ')}, ${this.blocks().length} ${this.blocks().length === 1 ? 'block' : 'blocks'}`;
   });
   protected readonly massG = computed(() => Number(this.typed() || '0'));
   /** Another ripe block of the same species: two in one bowl. */
   protected readonly partner = computed(() => {
     const selected = this.selected();
-    return this.blocks().find((b) => b.look === 'ripe' && b !== selected && b.view.species?.id === selected?.view.species?.id);
+    return this.blocks().find(
+      (b) => b.look === 'ripe' && b !== selected && b.view.species?.id === selected?.view.species?.id,
+    );
   });
   protected readonly share = computed(() => {
     const [selected, house] = [this.selected(), this.store.house()];
@@ -82,14 +103,20 @@ export class Tent {
         this.withOther.set(false);
       });
     });
-    const keys = [...'0123456789'].map((digit) => ({ key: digit, words: 'Harvest: type grams', act: () => this.press(digit) }));
+    const keys = '0123456789'.split('').map((digit) => ({
+      key: digit,
+      words: 'Harvest: type grams',
+      act: () => this.press(digit),
+    }));
     // Digits are grams only while a ripe block is open; elsewhere they are places.
     effect((onCleanup) => {
       if (this.selected()?.view.state.phase === 'opened' && this.open() !== undefined) {
         onCleanup(this.keyHub.add(keys));
       }
     });
-    const remove = this.keyHub.add([{ key: 'n', words: 'Harvested: note it', act: () => void this.harvest() }]);
+    const remove = this.keyHub.add([
+      { key: 'n', words: 'Harvested: note it', act: () => void this.harvest() },
+    ]);
     inject(DestroyRef).onDestroy(remove);
   }
 

@@ -1,0 +1,84 @@
+/** The arrow rule: e2e → server, app → core, and never back; inside the app, places stand apart. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^(app|server|e2e|tools)/' },
+    },
+    {
+      name: 'core-knows-no-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-packages',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-peer'], pathNot: 'node_modules/(zod|fflate)/' },
+    },
+    {
+      name: 'core-has-one-door',
+      severity: 'error',
+      from: { path: '^(app|server|e2e)/' },
+      to: { path: '^core/', pathNot: '^core/index\\.ts$' },
+    },
+    {
+      name: 'testing-stays-in-tests',
+      severity: 'error',
+      from: { path: '^(core|app|server)/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
+      to: { path: '^core/testing/' },
+    },
+    {
+      name: 'places-stand-apart',
+      severity: 'error',
+      from: { path: '^app/places/([^/]+)/' },
+      to: { path: '^app/places/([^/]+)/', pathNot: '^app/places/$1/' },
+    },
+    {
+      name: 'pieces-know-no-place',
+      severity: 'error',
+      from: { path: '^app/(pieces|data|workers)/' },
+      to: { path: '^app/places/' },
+    },
+    {
+      name: 'data-knows-no-looks',
+      severity: 'error',
+      from: { path: '^app/(data|workers)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^app/(pieces|shell)/' },
+    },
+    {
+      name: 'dexie-in-data',
+      severity: 'error',
+      from: { path: '^app/', pathNot: '^app/data/' },
+      to: { path: 'node_modules/dexie/' },
+    },
+    {
+      name: 'server-serves',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(app|core|e2e)/' },
+    },
+    {
+      name: 'e2e-drives-from-outside',
+      severity: 'error',
+      from: { path: '^e2e/' },
+      to: { path: '^(app|server)/' },
+    },
+    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.app.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'] },
+  },
+};

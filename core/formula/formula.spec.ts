@@ -1,0 +1,188 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  mixMoisture,
+  reasonForMoisture,
+  reasonForPart,
+  reasonForWater,
+  resolveFormula,
+  scaleFormula,
+  shippedFormulas,
+  shippedMaterials,
+  shippedVesselTypes,
+  waterToAdd,
+  weighedMoisture,
+  type ScaleTarget,
+} from '../index.js';
+
+const AT = '2026-01-01T00:00:00.000Z';
+const materials = shippedMaterials(AT);
+const vessels = shippedVesselTypes(AT);
+const formulas = shippedFormulas(AT).map((f) => resolveFormula(f, materials));
+const wheat = formulas.find((f) => f.id === 'wheat-spawn')!;
+const wood = formulas.find((f) => f.id === 'hardwood-bran')!;
+const quart = vessels.find((v) => v.id === 'quart-jar')!;
+const bag = vessels.find((v) => v.id === 'block-bag')!;
+
+const anyTarget = fc.record({
+  formula: fc.constantFrom(...formulas),
+  vessel: fc.constantFrom(...vessels),
+  count: fc.integer({ min: 1, max: 250 }),
+  fill: fc.double({ min: 0.1, max: 0.75, noNaN: true }),
+  moisture: fc.double({ min: 0.2, max: 0.86, noNaN: true }),
+  spare: fc.double({ min: 0, max: 0.5, noNaN: true }),
+});
+
+describe('scaling a formula', () => {
+  it('gives eight quarts of wheat spawn at two thirds, 50 %, 5 % to spare', () => {
+    const scaled = scaleFormula(wheat, { vessel: quart, count: 8, spare: 0.05 });
+    expect(scaled.vesselFillMl).toBeCloseTo(630.9, 1);
+    expect(scaled.vesselWetG).toBeCloseTo(419.6, 1);
+    expect(scaled.parts.map((p) => p.roundedG)).toEqual([1980, 20]);
+    expect(scaled.waterRoundedG).toBe(1524);
+    expect(scaled.parts[0]!.kitchen).toBe('10⅞ cups');
+  });
+
+  it('weighs bulk by dry mass: 90 to 10 after each one’s own moisture', () => {
+    const scaled = scaleFormula(wood, { vessel: bag, count: 2 });
+    const dry = scaled.parts.map((p) => p.massG * (1 - p.material.moisture.value));
+    expect(dry[0]! / dry[1]!).toBeCloseTo(9, 9);
+    expect(scaled.wetG).toBeCloseTo(2 * 2268, 6);
+  });
+
+  it('conserves mass and meets the moisture that was asked for', () => {
+    fc.assert(
+      fc.property(anyTarget, ({ formula, ...target }) => {
+        const scaled = scaleFormula(formula, target);
+        const parts = scaled.parts.map((p) => ({ massG: p.massG, moisture: p.material.moisture.value }));
+        expect(parts.reduce((s, p) => s + p.massG, 0) + scaled.waterG).toBeCloseTo(scaled.wetG, 6);
+        expect(mixMoisture([...parts, { massG: Math.max(0, scaled.waterG), moisture: 1 }])).toBeCloseTo(
+          target.moisture,
+          6,
+        );
+      }),
+    );
+  });
+
+  it('is linear in the number of vessels', () => {
+    fc.assert(
+      fc.property(anyTarget, ({ formula, ...target }) => {
+        const once = scaleFormula(formula, target);
+        const twice = scaleFormula(formula, { ...target, count: target.count * 2 });
+        expect(twice.waterG).toBeCloseTo(2 * once.waterG, 5);
+        twice.parts.forEach((p, i) => expect(p.massG).toBeCloseTo(2 * once.parts[i]!.massG, 5));
+      }),
+    );
+  });
+
+  it('predicts the moisture of what the scale really shows', () => {
+    const coarse = scaleFormula(wheat, { vessel: quart, count: 1, scaleStepG: 5 });
+    expect(coarse.parts[0]!.roundedG % 5).toBe(0);
+    expect(Math.abs(coarse.predictedMoisture - 0.5)).toBeGreaterThan(1e-4);
+    expect(coarse.predictedMoisture).toBeCloseTo(0.5, 1);
+  });
+
+  it('warns outside the good ranges and stays silent inside', () => {
+    expect(scaleFormula(wheat, { vessel: quart, count: 1 }).warnings).toEqual([]);
+    expect(scaleFormula(wheat, { vessel: quart, count: 1, fill: 0.75 }).warnings).toEqual([
+      'fill-above-usual',
+    ]);
+    expect(scaleFormula(wheat, { vessel: quart, count: 1, moisture: 0.4 }).warnings).toEqual([
+      'moisture-below-good',
+    ]);
+    expect(scaleFormula(wheat, { vessel: quart, count: 1, moisture: 0.6 }).warnings).toEqual([
+      'moisture-above-good',
+    ]);
+  });
+
+  const refused: readonly [string, Partial<ScaleTarget>, RegExp][] = [
+    ['no jars', { count: 0 }, /How many must be a whole number between 1 and 500\. You gave 0\./],
+    ['minus three jars', { count: -3 }, /You gave -3/],
+    ['half a jar', { count: 2.5 }, /whole number/],
+    ['a milliard jars', { count: 1e9 }, /You gave 1000000000/],
+    ['no number of jars', { count: NaN }, /How many/],
+    ['0 % moisture', { moisture: 0 }, /Moisture must be between 20 and 86 %\. You gave 0 %/],
+    ['100 % moisture', { moisture: 1 }, /You gave 100 %/],
+    ['an over-full jar', { fill: 0.9 }, /Fill of quart jars must be between 10 and 75 %/],
+    ['a spare of 500 %', { spare: 5 }, /To spare must be between 0 and 50 %/],
+  ];
+  for (const [what, change, message] of refused) {
+    it(`refuses ${what} by name and range`, () => {
+      expect(() => scaleFormula(wheat, { vessel: quart, count: 8, ...change })).toThrowError(
+        CoreError,
+        message,
+      );
+    });
+  }
+
+  it('names a material that is missing', () => {
+    expect(() => resolveFormula(shippedFormulas(AT)[0]!, [])).toThrowError(
+      CoreError,
+      /Material must be one of .* wheat/,
+    );
+  });
+});
+
+describe('moisture', () => {
+  it('water to add brings any mix to its target', () => {
+    const part = fc.record({
+      massG: fc.double({ min: 1, max: 1e5, noNaN: true }),
+      moisture: fc.double({ min: 0, max: 0.95, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(part, { minLength: 1, maxLength: 8 }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        (parts, target) => {
+          const waterG = waterToAdd({ parts, targetMoisture: target });
+          fc.pre(waterG >= 0);
+          expect(mixMoisture([...parts, { massG: waterG, moisture: 1 }])).toBeCloseTo(target, 8);
+        },
+      ),
+    );
+  });
+
+  it('refuses an empty mix and a moisture above all', () => {
+    expect(() => mixMoisture([])).toThrowError(CoreError, /Mass of the mix/);
+    expect(() => mixMoisture([{ massG: 10, moisture: 1.2 }])).toThrowError(
+      CoreError,
+      /Moisture must be between 0 and 100 %/,
+    );
+    expect(() => waterToAdd({ parts: [{ massG: 1, moisture: 0 }], targetMoisture: 1 })).toThrowError(
+      CoreError,
+      /99 %/,
+    );
+  });
+
+  it('refuses a drained mass that could not hold the dry matter', () => {
+    expect(() => weighedMoisture(900, 1000)).toThrowError(
+      CoreError,
+      /Drained mass must be between 1000 and 20000 g/,
+    );
+    expect(() => weighedMoisture(1e9, 1000)).toThrowError(CoreError, /You gave 1000000000 g/);
+  });
+});
+
+describe('reasons', () => {
+  it('end in the number that they explain', () => {
+    const scaled = scaleFormula(wheat, { vessel: quart, count: 8, spare: 0.05 });
+    const reason = reasonForPart(wheat, scaled, 0);
+    expect(reason.title).toBe('Why 1\u2009980 g of wheat, whole');
+    expect(reason.steps.at(-1)!.result).toBe('1\u2009980 g');
+    expect(reason.likely).toMatch(/^Likely 1.\d{3} to 2.\d{3} g\.$/);
+    expect(reasonForPart(wheat, scaled, 1).steps.at(-1)!.result).toBe('20 g');
+    expect(reasonForWater(wheat, scaled).steps.at(-1)!.result).toBe('1\u2009524 g');
+    expect(reasonForMoisture(wheat, scaled).steps.at(-1)!.result).toBe('50.0 %');
+  });
+
+  it('end in the number for every shipped formula', () => {
+    for (const formula of formulas) {
+      const scaled = scaleFormula(formula, { vessel: formula.stage === 'bulk' ? bag : quart, count: 3 });
+      scaled.parts.forEach((part, i) => {
+        expect(Number(reasonForPart(formula, scaled, i).steps.at(-1)!.result.replace(/\D/g, ''))).toBe(
+          Math.round(part.massG),
+        );
+      });
+    }
+  });
+});

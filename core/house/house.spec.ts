@@ -1,0 +1,274 @@
+import {
+  CoreError,
+  buildHouse,
+  checkEntry,
+  dueItems,
+  hollinRow,
+  isLate,
+  labelContent,
+  makeBatch,
+  nextBatchNumber,
+  receiveCulture,
+  resolveFormula,
+  scaleFormula,
+  seededRandom,
+  type Entry,
+  type House,
+  type Records,
+} from '../index.js';
+import { DAY_MS, MINUTE_MS, START_MS, entryMaker, furnishedRecords } from '../testing/sample-house.js';
+
+const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
+const MIDNIGHT = NOW - 9 * 3_600_000;
+
+/** One jar of wheat that is cooked, and 10 ml of culture. */
+function smallHouse(): { records: Records; house: House; nowMs: number } {
+  const base = furnishedRecords();
+  const random = seededRandom(11);
+  const entry = entryMaker(seededRandom(12));
+  const formula = resolveFormula(base.formulas[0]!, base.materials);
+  const scaled = scaleFormula(formula, {
+    vessel: base.vesselTypes.find((v) => v.id === 'quart-jar')!,
+    count: 2,
+  });
+  const made = makeBatch(formula, scaled, 1, { nowMs: START_MS, random });
+  const isolate = {
+    id: 'bp',
+    schemaVersion: 1 as const,
+    updatedAt: new Date(START_MS).toISOString(),
+    speciesId: 'black-poplar',
+    name: 'BP',
+  };
+  const syringe = base.vesselTypes.find((v) => v.kind === 'syringe')!;
+  const culture = receiveCulture({ vessel: syringe, isolateId: 'bp', contentsMl: 10, count: 1 }, 1, {
+    nowMs: START_MS,
+    random,
+  });
+  const cookId = made.batch.id as never;
+  const entries = [
+    made.entry,
+    culture.entry,
+    entry(START_MS + MINUTE_MS, { kind: 'cookLoaded', cookId, vesselIds: made.vessels.map((v) => v.id) }),
+    entry(START_MS + 2 * MINUTE_MS, { kind: 'cookStep', cookId, step: 'heatOff' }),
+  ];
+  const records: Records = {
+    ...base,
+    isolates: [isolate],
+    batches: [made.batch, culture.batch],
+    vessels: [...made.vessels, ...culture.vessels],
+    entries,
+  };
+  return { records, house: buildHouse(records), nowMs: START_MS + DAY_MS };
+}
+
+describe('the made-up household', () => {
+  const records = hollinRow(NOW, MIDNIGHT);
+  const house = buildHouse(records);
+  const batch = (code: string) => house.batches.find((b) => b.code === code)!;
+  const bad = (code: string) => batch(code).vessels.filter((v) => v.state.suspect !== undefined);
+
+  it('could have happened: every entry passes the same checks as a person’s', () => {
+    expect(() => hollinRow(NOW, MIDNIGHT, { checked: true })).not.toThrow();
+  });
+
+  it('is made up, and the same for the same moment', () => {
+    expect(house.household?.madeUp).toBeTrue();
+    expect(hollinRow(NOW, MIDNIGHT)).toEqual(records);
+  });
+
+  it('tells of a dirty broth: all six bad jars of the summer came from L6', () => {
+    const six = [...bad('G15'), ...bad('G16')];
+    expect(six.length).toBe(6);
+    const l6 = batch('L6').vessels[0]!.vessel.id;
+    six.forEach((v) => expect(v.state.sourceVesselIds).toEqual([l6]));
+  });
+
+  it('tells of a cook that was hardly vented: only its jars turned', () => {
+    const cook = house.cooks.find((c) => c.cook.number === 11)!;
+    expect(cook.verdict).toBe('no-vent');
+    expect(bad('G27').length).toBe(4);
+    bad('G27').forEach((v) => expect(v.state.cookId).toBe(cook.cook.id));
+  });
+
+  it('tells of wheat that comes out wetter each time', () => {
+    const wheat = house.batches
+      .filter((b) => b.batch.formula?.id === 'wheat-spawn')
+      .map((b) => b.weighedMoisture!);
+    expect(wheat.length).toBeGreaterThanOrEqual(4);
+    expect([...wheat].sort()).toEqual(wheat);
+  });
+
+  it('has something due at whatever hour it is loaded', () => {
+    for (const hour of [0.2, 6, 12, 18, 23.9]) {
+      const now = MIDNIGHT + hour * 3_600_000;
+      const due = dueItems(buildHouse(hollinRow(now, MIDNIGHT)), now);
+      expect(due.some((d) => d.place === 'stove' && d.exact))
+        .withContext(`${hour} h`)
+        .toBeTrue();
+      expect(due.some((d) => d.atMs < MIDNIGHT + DAY_MS)).toBeTrue();
+    }
+  });
+
+  it('forecasts in days that lie around the present', () => {
+    const forecast = batch('G27').forecast!;
+    expect(forecast.converged).toBeTrue();
+    expect(forecast.low).toBeGreaterThan(11);
+    expect(forecast.high).toBeLessThan(40);
+  });
+
+  it('does not depend on the order of its records', () => {
+    const reversed = Object.fromEntries(
+      Object.entries(records).map(([k, v]) => [k, [...v].reverse()]),
+    ) as unknown as Records;
+    const again = buildHouse(reversed);
+    expect(again.batches.map((b) => b.code)).toEqual(house.batches.map((b) => b.code));
+    expect(again.batches.flatMap((b) => b.vessels.map((v) => v.state))).toEqual(
+      house.batches.flatMap((b) => b.vessels.map((v) => v.state)),
+    );
+  });
+});
+
+describe('what is due', () => {
+  it('is late only after its hour, or for a day’s work after its day', () => {
+    const clock = { place: 'stove' as const, atMs: NOW, text: 'Heat off', exact: true };
+    expect(isLate(clock, NOW + 4 * MINUTE_MS, MIDNIGHT)).toBeFalse();
+    expect(isLate(clock, NOW + 6 * MINUTE_MS, MIDNIGHT)).toBeTrue();
+    const work = { ...clock, exact: false, atMs: MIDNIGHT + 1 };
+    expect(isLate(work, NOW, MIDNIGHT)).toBeFalse();
+    expect(isLate(work, NOW + DAY_MS, MIDNIGHT + DAY_MS)).toBeTrue();
+  });
+});
+
+describe('entries that cannot be true are refused before anything is written', () => {
+  const { house, records, nowMs } = smallHouse();
+  const entry = entryMaker(seededRandom(13));
+  const jars = house.batches.find((b) => b.code === 'G1')!.vessels.map((v) => v.vessel.id);
+  const culture = house.batches.find((b) => b.code === 'L1')!.vessels[0]!.vessel.id;
+  const refuse = (made: Entry, message: RegExp) => {
+    expect(() => checkEntry(house, made, nowMs)).toThrowError(CoreError, message);
+  };
+
+  it('a date before the batch, or in the future', () => {
+    refuse(
+      entry(START_MS - DAY_MS, { kind: 'shaken', vesselIds: jars }),
+      /When must be after the batch was made/,
+    );
+    refuse(entry(nowMs + DAY_MS, { kind: 'shaken', vesselIds: jars }), /When must be not later than now/);
+    refuse(
+      entry(START_MS - DAY_MS, { kind: 'stepDone', batchId: house.batches[0]!.batch.id, step: 'soak' }),
+      /after the batch was made/,
+    );
+  });
+
+  it('a dose larger than the source holds', () => {
+    const dose = (doseEach: number) =>
+      entry(nowMs, {
+        kind: 'inoculated',
+        vesselIds: jars,
+        sourceVesselIds: [culture],
+        doseEach,
+        doseUnit: 'ml',
+      });
+    refuse(dose(5.1), /Dose must be between 0\.1 and 5 ml: L1-1 holds 10 ml for 2\. You gave 5\.1 ml\./);
+    expect(() => checkEntry(house, dose(5), nowMs)).not.toThrow();
+  });
+
+  it('the same jar inoculated twice, or from a unit that the source does not have', () => {
+    refuse(
+      entry(nowMs, {
+        kind: 'inoculated',
+        vesselIds: [jars[0]!],
+        sourceVesselIds: [culture],
+        doseEach: 1,
+        doseUnit: 'g',
+      }),
+      /Unit of the dose/,
+    );
+    const done = entry(nowMs - 1000, {
+      kind: 'inoculated',
+      vesselIds: [jars[0]!],
+      sourceVesselIds: [culture],
+      doseEach: 1,
+      doseUnit: 'ml',
+    });
+    const after = buildHouse({ ...records, entries: [...records.entries, done] });
+    expect(() =>
+      checkEntry(after, { ...done, id: entry(0, { kind: 'shaken', vesselIds: jars }).id }, nowMs),
+    ).toThrowError(CoreError, /G1-1 must be cooked and not yet inoculated/);
+  });
+
+  it('a harvest of a vessel that is not open, a drained mass below its dry matter, a vessel of another house', () => {
+    refuse(entry(nowMs, { kind: 'harvested', vesselIds: jars, massG: 300 }), /G1-1 must be opened/);
+    refuse(
+      entry(nowMs, { kind: 'weighed', batchId: house.batches[0]!.batch.id, massG: 3 }),
+      /Drained mass must be between/,
+    );
+    refuse(
+      entry(nowMs, { kind: 'shaken', vesselIds: [records.batches[0]!.id as never] }),
+      /Vessel must be one that is in this house/,
+    );
+  });
+
+  it('a step of a cook out of turn, and a correction across the step before', () => {
+    const demo = buildHouse(hollinRow(NOW, MIDNIGHT));
+    const cook = demo.cooks.find((c) => c.cook.number === 14)!;
+    const early = entry(NOW, { kind: 'cookStep', cookId: cook.cook.id, step: 'open' });
+    expect(() => checkEntry(demo, early, NOW)).toThrowError(
+      CoreError,
+      /Step must be one of pressureLost, heatOff, boiledDry, stop/,
+    );
+    const pressure = cook.steps.at(-1)!;
+    const move = (minutes: number) =>
+      entry(NOW, {
+        kind: 'retimed',
+        entryId: pressure.id,
+        actualAt: new Date(Date.parse(pressure.at) - minutes * MINUTE_MS).toISOString(),
+      });
+    expect(() => checkEntry(demo, move(3), NOW)).not.toThrow();
+    expect(() => checkEntry(demo, move(30), NOW)).toThrowError(
+      CoreError,
+      /When must be after the step before/,
+    );
+  });
+});
+
+describe('a batch', () => {
+  it('gets the next number, and keeps its formula when the definition changes later', () => {
+    const { records, house } = smallHouse();
+    expect(nextBatchNumber(records, 'grain')).toBe(2);
+    expect(nextBatchNumber(records, 'bulk')).toBe(1);
+    const changed = buildHouse({
+      ...records,
+      materials: records.materials.map((m) => ({ ...m, name: 'changed' })),
+    });
+    expect(changed.batches[0]!.batch.formula).toEqual(house.batches[0]!.batch.formula);
+  });
+
+  it('that was taken back is gone, with its vessels', () => {
+    const { records } = smallHouse();
+    const made = records.entries[0]!;
+    const back = entryMaker(seededRandom(14))(START_MS + DAY_MS, { kind: 'takenBack', entryId: made.id });
+    const house = buildHouse({ ...records, entries: [...records.entries, back] });
+    expect(house.batches.map((b) => b.code)).toEqual(['L1']);
+    expect(house.vesselById.size).toBe(1);
+  });
+});
+
+describe('a label', () => {
+  it('says code, species and isolate, stage, date, source, formula and a link', () => {
+    const house = buildHouse(hollinRow(NOW, MIDNIGHT));
+    const jar = house.batches.find((b) => b.code === 'G26')!.vessels[2]!;
+    const sources = jar.state.sourceVesselIds.map((id) => house.vesselById.get(id)!);
+    expect(
+      labelContent(jar, sources, { base: 'http://127.0.0.1:4310', formatDate: (iso) => iso.slice(0, 10) }),
+    ).toEqual({
+      code: 'G26-3',
+      species: 'Black poplar BP-Alder',
+      stage: 'grain spawn',
+      date: jar.state.inoculatedAt!.slice(0, 10),
+      source: 'L7-1',
+      formula: 'Wheat, soak and simmer',
+      link: 'http://127.0.0.1:4310/v/G26-3',
+    });
+  });
+});

@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  UNITS,
+  UnitError,
+  convert,
+  decimalsOf,
+  formatNumber,
+  kitchenMeasure,
+  parseNumber,
+  roundToStep,
+  type UnitName,
+} from '../index.js';
+
+const names = Object.keys(UNITS) as UnitName[];
+
+describe('convert', () => {
+  it('round-trips between any two units of a kind', () => {
+    const pair = fc
+      .constantFrom(...names)
+      .chain((from) =>
+        fc.tuple(
+          fc.constant(from),
+          fc.constantFrom(...names.filter((n) => UNITS[n].kind === UNITS[from].kind)),
+        ),
+      );
+    fc.assert(
+      fc.property(pair, fc.double({ min: -1e6, max: 1e6, noNaN: true }), ([from, to], value) => {
+        expect(convert(convert(value, from, to), to, from)).toBeCloseTo(value, 5);
+      }),
+    );
+  });
+
+  it('round-trips through a density', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1e5, noNaN: true }),
+        fc.double({ min: 0.05, max: 20, noNaN: true }),
+        (cups, densityGPerMl) => {
+          expect(
+            convert(convert(cups, 'cup', 'oz', { densityGPerMl }), 'oz', 'cup', { densityGPerMl }),
+          ).toBeCloseTo(cups, 6);
+        },
+      ),
+    );
+  });
+
+  it('asks for a density between volume and mass, and refuses a senseless one', () => {
+    expect(() => convert(1, 'cup', 'g')).toThrowError(UnitError, /Density in g\/ml must be/);
+    expect(() => convert(1, 'cup', 'g', { densityGPerMl: 0 })).toThrowError(UnitError);
+    expect(() => convert(1, 'cup', 'g', { densityGPerMl: NaN })).toThrowError(UnitError);
+  });
+
+  it('refuses kinds that do not meet, unknown units and what is not finite', () => {
+    expect(() => convert(1, 'psi', 'g')).toThrowError(UnitError, /a unit of pressure/);
+    expect(() => convert(1, 'stone' as UnitName, 'g')).toThrowError(UnitError, /Unit must be one of/);
+    expect(() => convert(1, 'toString' as UnitName, 'g')).toThrowError(UnitError);
+    expect(() => convert(Infinity, 'g', 'kg')).toThrowError(UnitError, /finite/);
+  });
+});
+
+describe('parseNumber', () => {
+  const cases: readonly [string, number][] = [
+    ['8', 8],
+    [' 8 ', 8],
+    ['1 982', 1982],
+    ['1\u2009982', 1982],
+    ['1,5', 1.5],
+    ['1.5', 1.5],
+    ['1,982.5', 1982.5],
+    ['.5', 0.5],
+    ['-3', -3],
+    ['2/3', 2 / 3],
+    ['1 1/2', 1.5],
+    ['½', 0.5],
+    ['1½', 1.5],
+    ['2 ¾', 2.75],
+    ['1e9', 1e9],
+  ];
+  for (const [text, value] of cases) {
+    it(`reads "${text}" as ${value}`, () => {
+      expect(parseNumber(text, 'Dose')).toBeCloseTo(value, 12);
+    });
+  }
+
+  for (const text of [
+    '',
+    'abc',
+    '12 grams',
+    '1.2.3',
+    '1/0',
+    'NaN',
+    'Infinity',
+    '--2',
+    '1e999',
+    '9'.repeat(40),
+  ]) {
+    it(`refuses "${text.slice(0, 12)}" by the field's name`, () => {
+      expect(() => parseNumber(text, 'Dose')).toThrowError(CoreError, /Dose must be a number/);
+    });
+  }
+
+  it('reads back every number that is shown', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), (n) => {
+        expect(parseNumber(formatNumber(n / 100, 2).replace('−', '-'), 'x')).toBeCloseTo(n / 100, 9);
+      }),
+    );
+  });
+});
+
+describe('shown amounts', () => {
+  it('are rounded to what the scale shows', () => {
+    expect(roundToStep(1982.6, 5)).toBe(1985);
+    expect(roundToStep(1982.6, 1)).toBe(1983);
+    expect(roundToStep(0.126, 0.01)).toBe(0.13);
+    expect([0.01, 0.1, 1, 5].map(decimalsOf)).toEqual([2, 1, 0, 0]);
+  });
+
+  it('stay within half a step', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1e5, noNaN: true }),
+        fc.constantFrom(0.01, 0.1, 1, 5),
+        (mass, step) => {
+          expect(Math.abs(roundToStep(mass, step) - mass)).toBeLessThanOrEqual(step / 2 + 1e-4);
+        },
+      ),
+    );
+  });
+
+  it('read in kitchen measures', () => {
+    expect(kitchenMeasure(2567)).toBe('10⅞ cups');
+    expect(kitchenMeasure(236.6)).toBe('1 cup');
+    expect(kitchenMeasure(59.1)).toBe('¼ cup');
+    expect(kitchenMeasure(20)).toBe('1 tbsp + 1 tsp');
+    expect(kitchenMeasure(2.5)).toBe('½ tsp');
+    expect(kitchenMeasure(0.2)).toBe('a pinch');
+  });
+
+  it('never show a minus before zero', () => {
+    expect(formatNumber(-0.2)).toBe('0');
+    expect(formatNumber(-1234)).toBe('−1\u2009234');
+  });
+});

@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  atmosphericPressure,
+  chamberTemperature,
+  convert,
+  gaugePressureFor,
+  saturationPressure,
+  saturationTemperature,
+  waterBudget,
+  waterLostMl,
+} from '../index.js';
+
+describe('saturation', () => {
+  it('pressure and temperature are each other’s inverse', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 300, noNaN: true }), (celsius) => {
+        expect(saturationTemperature(saturationPressure(celsius))).toBeCloseTo(celsius, 6);
+      }),
+    );
+  });
+
+  it('refuses what the equation does not cover', () => {
+    expect(() => saturationTemperature(0)).toThrowError(CoreError, /Absolute pressure must be between/);
+    expect(() => saturationTemperature(NaN)).toThrowError(CoreError);
+    expect(() => saturationPressure(-1)).toThrowError(CoreError, /Temperature must be between 0/);
+    expect(() => saturationPressure(400)).toThrowError(CoreError);
+  });
+});
+
+describe('the chamber', () => {
+  const psi15 = convert(15, 'psi', 'kPa');
+
+  it('is 2.9 °C cooler at 1 600 m at the same gauge', () => {
+    expect(
+      chamberTemperature({ gaugeKPa: psi15 }) - chamberTemperature({ gaugeKPa: psi15, altitudeM: 1600 }),
+    ).toBeCloseTo(2.9, 1);
+  });
+
+  it('gets hotter with pressure, cooler with air and altitude', () => {
+    const gauge = fc.double({ min: 0, max: 200, noNaN: true });
+    const altitude = fc.double({ min: 0, max: 4000, noNaN: true });
+    const air = fc.double({ min: 0, max: 0.8, noNaN: true });
+    fc.assert(
+      fc.property(gauge, altitude, air, (gaugeKPa, altitudeM, airFraction) => {
+        const here = chamberTemperature({ gaugeKPa, altitudeM, airFraction });
+        expect(chamberTemperature({ gaugeKPa: gaugeKPa + 1, altitudeM, airFraction })).toBeGreaterThan(here);
+        expect(chamberTemperature({ gaugeKPa, altitudeM: altitudeM + 50, airFraction })).toBeLessThan(here);
+        expect(chamberTemperature({ gaugeKPa, altitudeM, airFraction: airFraction + 0.01 })).toBeLessThan(
+          here,
+        );
+      }),
+    );
+  });
+
+  it('a barometer in the room wins over the altitude', () => {
+    expect(chamberTemperature({ gaugeKPa: 0, altitudeM: 3000, atmosphereKPa: 101.325 })).toBeCloseTo(
+      99.97,
+      2,
+    );
+  });
+
+  it('the gauge for a temperature gives that temperature', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 101, max: 135, noNaN: true }),
+        fc.double({ min: 0, max: 3000, noNaN: true }),
+        (celsius, altitudeM) => {
+          expect(
+            chamberTemperature({ gaugeKPa: gaugePressureFor({ celsius, altitudeM }), altitudeM }),
+          ).toBeCloseTo(celsius, 6);
+        },
+      ),
+    );
+  });
+
+  it('refuses senseless gauges, airs, altitudes and barometers', () => {
+    expect(() => chamberTemperature({ gaugeKPa: -1 })).toThrowError(CoreError, /Gauge pressure/);
+    expect(() => chamberTemperature({ gaugeKPa: 1000 })).toThrowError(CoreError, /between 0 and 300 kPa/);
+    expect(() => chamberTemperature({ gaugeKPa: 100, airFraction: 1 })).toThrowError(
+      CoreError,
+      /Share of air/,
+    );
+    expect(() => atmosphericPressure(20_000)).toThrowError(
+      CoreError,
+      /Altitude must be between -430 and 11000 m/,
+    );
+    expect(() => chamberTemperature({ gaugeKPa: 0, atmosphereKPa: 1013 })).toThrowError(
+      CoreError,
+      /Barometer/,
+    );
+  });
+});
+
+describe('water', () => {
+  it('starts with the loss and half as much again, in full bottles of 100 ml', () => {
+    const budget = waterBudget({ ventMinutes: 10, holdMinutes: 150, leastMl: 500, mostMl: 5000 });
+    expect(budget.lossMl).toBe(waterLostMl(10, 150));
+    expect(budget.startMl).toBe(2100);
+    expect(budget.leftMl).toBeGreaterThan(budget.lossMl * 0.4);
+  });
+
+  it('never starts below the manual’s least nor above what the load allows, and says when both cannot be', () => {
+    expect(waterBudget({ ventMinutes: 10, holdMinutes: 30, leastMl: 2000, mostMl: 3500 }).startMl).toBe(2000);
+    const long = waterBudget({ ventMinutes: 10, holdMinutes: 600, leastMl: 2000, mostMl: 3500 });
+    expect(long.startMl).toBe(3500);
+    expect(long.tooLong).toBeTrue();
+  });
+});

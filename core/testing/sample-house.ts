@@ -1,0 +1,34 @@
+import {
+  defaultHousehold,
+  seededRandom,
+  shippedDefinitions,
+  type Entry,
+  type EntryId,
+  type Random,
+  type Records,
+} from '../index.js';
+import { newId } from '../index.js';
+import type { Said } from '../demo/demo-builder.js';
+
+export const START_MS = Date.parse('2026-03-02T08:00:00.000Z');
+export const MINUTE_MS = 60_000;
+export const DAY_MS = 86_400_000;
+
+/** A house with definitions and nothing that happened. */
+export function furnishedRecords(): Records {
+  const at = new Date(START_MS).toISOString();
+  return { ...shippedDefinitions(at), household: [defaultHousehold(at)] };
+}
+
+/** Entries of a test, with ids from a seed. */
+export function entryMaker(
+  random: Random = seededRandom(1),
+): (atMs: number, said: Said, notedMs?: number) => Entry {
+  return (atMs, said, notedMs = atMs) => ({
+    ...said,
+    id: newId(notedMs, random) as EntryId,
+    schemaVersion: 1,
+    at: new Date(atMs).toISOString(),
+    notedAt: new Date(notedMs).toISOString(),
+  });
+}
