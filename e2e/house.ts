@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { mouse, type Hands } from './hands.js';
 
 /** A moment in the tests' own time; instants in the store come from it. */
 export const NOON = new Date('2026-03-02T12:00:00Z');
@@ -11,10 +12,20 @@ export async function openEmpty(page: Page): Promise<void> {
 }
 
 /** Keeps the first plan as it stands. */
-export async function furnish(page: Page): Promise<void> {
+export async function furnish(page: Page, hands: Hands = mouse()): Promise<void> {
   await openEmpty(page);
-  await page.getByRole('button', { name: 'Keep this, open the Desk' }).click();
-  await expect(page.getByRole('button', { name: 'Make batch G1' })).toBeVisible();
+  await hands.press(button(page, 'Keep this, open the Desk'));
+  await expect(button(page, 'Make batch G1')).toBeVisible();
+}
+
+/** Opens the made-up household on the present day. */
+export async function openDemo(page: Page, path = 'desk'): Promise<void> {
+  await page.goto('/demo/');
+  await expect(page.getByRole('button', { name: /^Make batch/ })).toBeVisible();
+  if (path !== 'desk') {
+    await page.goto(`/demo/${path}`);
+    await expect(page.locator('main > :not(router-outlet)').first()).toBeAttached();
+  }
 }
 
 /** Lets time pass; clocks are instants, so nothing needs to tick in between. */
@@ -22,65 +33,96 @@ export async function pass(page: Page, minutes: number): Promise<void> {
   await page.clock.fastForward(minutes * 60_000);
 }
 
-export async function go(
-  page: Page,
-  place: 'Desk' | 'Stove' | 'Box' | 'Shelf' | 'Tent' | 'Ledger',
-): Promise<void> {
+/** By its number key, as on the tabs. */
+export async function go(page: Page, place: 'Desk' | 'Stove' | 'Box' | 'Shelf' | 'Tent' | 'Ledger'): Promise<void> {
   const key = { Desk: '1', Stove: '2', Box: '3', Shelf: '4', Tent: '5', Ledger: '6' }[place];
-  await page.locator('body').click({ position: { x: 2, y: 2 } });
+  await page.evaluate(() => {
+    if (document.activeElement instanceof HTMLElement) {
+      document.activeElement.blur();
+    }
+  });
   await page.keyboard.press(key);
   await expect(page).toHaveURL(new RegExp(`/${place.toLowerCase()}`));
 }
 
-export async function press(page: Page, name: string | RegExp): Promise<void> {
-  await page
-    .getByRole('button', { name, exact: typeof name === 'string' })
-    .first()
-    .click();
+/** The first button of that name; a text must be the whole name. */
+export function button(page: Page, name: string | RegExp): Locator {
+  return page.getByRole('button', { name, exact: typeof name === 'string' }).first();
 }
 
-/** Fills in one word of the sentence. */
-export async function fillBlank(page: Page, name: string, text: string): Promise<void> {
-  const box = page.getByRole('textbox', { name, exact: true });
-  await box.fill(text);
-  await box.blur();
+export function blank(page: Page, name: string): Locator {
+  return page.getByRole('textbox', { name, exact: true });
+}
+
+/** Opens an address under a moved clock, whose timers stand still after a load until they are pushed. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(async () => {
+    await page.clock.runFor(200);
+    await expect(page.locator('main > :not(router-outlet)').first()).toBeAttached({ timeout: 300 });
+  }).toPass({ timeout: 15_000 });
+  await page.clock.runFor(2000);
 }
 
 /** A grain batch from its plan to jars that wait for a cook. */
-export async function prepareGrain(page: Page, code: string): Promise<void> {
-  await page.getByRole('button', { name: `Make batch ${code}` }).click();
-  await page.getByRole('link', { name: 'To the Stove' }).click();
-  await press(page, /^Start soak/);
+export async function prepareGrain(page: Page, code: string, hands: Hands = mouse()): Promise<void> {
+  await hands.press(button(page, `Make batch ${code}`));
+  await hands.press(page.getByRole('link', { name: 'To the Stove' }));
+  await hands.press(button(page, /^Start soak/));
   await pass(page, 14 * 60);
-  await press(page, /^Start simmer/);
+  await hands.press(button(page, /^Start simmer/));
   await pass(page, 12);
-  await press(page, /^Drain/);
+  await hands.press(button(page, /^Drain/));
   await pass(page, 20);
-  await press(page, /^Dry enough/);
-  await press(page, /^In the jars/);
+  await hands.press(button(page, /^Dry enough/));
+  await hands.press(button(page, /^In the jars/));
+  await expect(button(page, 'Load a cook')).toBeVisible();
+}
+
+/** A cook from the checklist to pressure. */
+export async function cookToPressure(page: Page, hands: Hands = mouse()): Promise<void> {
+  await hands.press(button(page, 'Load a cook'));
+  await hands.press(button(page, 'All so, lid on'));
+  await expect(button(page, /^Steam is steady/)).toBeVisible();
+  await pass(page, 15);
+  await hands.press(button(page, /^Steam is steady/));
+  await expect(button(page, /^Weight on/)).toBeVisible();
+  await pass(page, 10);
+  await hands.press(button(page, /^Weight on/));
+  await expect(button(page, /^At pressure/)).toBeVisible();
+  await pass(page, 6);
+  await hands.press(button(page, /^At pressure/));
+  await expect(button(page, /^Heat off/)).toBeVisible();
 }
 
 /** A cook with all its steps, up to open. */
-export async function cookAll(page: Page, holdMinutes: number): Promise<void> {
-  await press(page, 'Load a cook');
-  await press(page, 'All so, lid on');
-  await pass(page, 15);
-  await press(page, /^Steam is steady/);
-  await pass(page, 10);
-  await press(page, /^Weight on/);
-  await pass(page, 6);
-  await press(page, /^At pressure/);
+export async function cookAll(page: Page, holdMinutes: number, hands: Hands = mouse()): Promise<void> {
+  await cookToPressure(page, hands);
   await pass(page, holdMinutes);
-  await press(page, /^Heat off/);
+  await hands.press(button(page, /^Heat off/));
+  await expect(button(page, /^Open/)).toBeVisible();
   await pass(page, 70);
-  await press(page, /^Open/);
+  await hands.press(button(page, /^Open/));
+  await expect(page.getByRole('heading', { name: 'Canner is cold.' })).toBeVisible();
 }
 
-export async function addCulture(page: Page, isolate: string, millilitres: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add a culture' }).first().click();
+export async function addCulture(page: Page, isolate: string, millilitres: string, hands: Hands = mouse()): Promise<void> {
+  await hands.press(button(page, 'Add a culture'));
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Isolate, as its keeper calls it').fill(isolate);
-  await dialog.getByLabel('Millilitres in each').fill(millilitres);
-  await dialog.getByRole('button', { name: 'It is in the house' }).click();
+  await hands.fill(dialog.getByLabel('Isolate, as its keeper calls it'), isolate);
+  await hands.fill(dialog.getByLabel('Millilitres in each'), millilitres);
+  await hands.press(dialog.getByRole('button', { name: 'It is in the house' }));
   await expect(dialog).toBeHidden();
+}
+
+/** Two jars that are cooked and cool, with 10 ml of culture in the house, at the Box. */
+export async function readyToInoculate(page: Page): Promise<void> {
+  await furnish(page);
+  await blank(page, 'How many').fill('2');
+  await prepareGrain(page, 'G1');
+  await cookAll(page, 90);
+  await go(page, 'Box');
+  await addCulture(page, 'BP-Test', '10');
+  await pass(page, 12 * 60);
+  await expect(page.getByText('cool to the middle')).toBeVisible();
 }

@@ -1,0 +1,55 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** How a person works the page: with a mouse, or with nothing but keys. */
+export interface Hands {
+  press(target: Locator): Promise<void>;
+  fill(target: Locator, text: string): Promise<void>;
+  choose(target: Locator, option: string): Promise<void>;
+}
+
+export function mouse(): Hands {
+  return {
+    press: (target) => target.click(),
+    async fill(target, text) {
+      await target.fill(text);
+      await target.blur();
+    },
+    async choose(target, option) {
+      await target.selectOption({ label: option });
+    },
+  };
+}
+
+/** Tab until it has the focus, then keys only. The pointer is never used. */
+export function keysOnly(page: Page): Hands {
+  return {
+    async press(target) {
+      await tabTo(page, target);
+      await page.keyboard.press('Enter');
+    },
+    async fill(target, text) {
+      await tabTo(page, target);
+      await page.keyboard.press('ControlOrMeta+a');
+      await page.keyboard.type(text);
+    },
+    async choose(target, option) {
+      await tabTo(page, target);
+      // A closed list takes the first letters of a choice.
+      await page.keyboard.type(option);
+    },
+  };
+}
+
+const MOST_TABS = 200;
+
+async function tabTo(page: Page, target: Locator): Promise<void> {
+  await expect(target).toBeVisible();
+  const focused = () => target.evaluate((el) => el === document.activeElement);
+  for (let i = 0; i < MOST_TABS; i++) {
+    if (await focused()) {
+      return;
+    }
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab never reached ${String(target)}`);
+}

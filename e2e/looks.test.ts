@@ -1,0 +1,98 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { furnish, openDemo } from './house.js';
+
+const PAGES = ['desk', 'stove', 'box', 'shelf', 'shelf?open=G26-7', 'tent', 'ledger', 'ledger?tab=cultures', 'ledger?tab=archive', 'ledger?tab=settings'];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`by ${scheme === 'light' ? 'day' : 'night'}`, () => {
+    test.use({ colorScheme: scheme });
+
+    test('no place has a violation that axe can find', async ({ page }) => {
+      test.setTimeout(180_000);
+      await openDemo(page);
+      for (const path of PAGES) {
+        await settle(page, `/demo/${path}`);
+        expect(await violations(page), path).toEqual([]);
+      }
+      await settle(page, '/start');
+      expect(await violations(page), 'start').toEqual([]);
+    });
+  });
+}
+
+for (const size of [
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+]) {
+  test(`nothing overflows at ${size.width} × ${size.height}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.setViewportSize(size);
+    await openDemo(page);
+    for (const path of [...PAGES, '../start']) {
+      await settle(page, new URL(path, 'http://x/demo/').href.replace('http://x', ''));
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(over, path).toBe(0);
+      expect(await cutWords(page), path).toEqual([]);
+    }
+  });
+}
+
+test('an empty house says at every place what is missing and what to do', async ({ page }) => {
+  await furnish(page);
+  const words = [
+    ['2', 'Canner is cold.'],
+    ['3', 'Nothing waits for the box.'],
+    ['4', 'No jars here yet. They arrive from the Box.'],
+    ['5', 'No blocks here yet.'],
+    ['6', 'Nothing has a lineage yet.'],
+  ] as const;
+  for (const [key, text] of words) {
+    await page.evaluate(() => {
+      if (document.activeElement instanceof HTMLElement) {
+        document.activeElement.blur();
+      }
+    });
+    await page.keyboard.press(key);
+    await expect(page.getByText(text)).toBeVisible();
+  }
+});
+
+test('no message of the console is an error, the policy’s among them', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') {
+      errors.push(message.text());
+    }
+  });
+  page.on('pageerror', (error) => errors.push(error.message));
+  await openDemo(page);
+  for (const path of PAGES) {
+    await settle(page, `/demo/${path}`);
+  }
+  await page.getByRole('button', { name: 'Find' }).first().click();
+  await page.getByLabel('A code or a word').fill('chestnut');
+  await expect(page.getByRole('dialog').getByRole('button').first()).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+async function settle(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(page.locator('main').first()).toBeVisible();
+  await page.waitForFunction(() => document.querySelectorAll('h1, h2').length > 1);
+}
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze();
+  return found.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`));
+}
+
+/** Single-line pieces of text whose end is not to be seen. */
+function cutWords(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const boxes = [...document.querySelectorAll<HTMLElement>('button, a, nw-plaque, th, dt, .strong, .deed')];
+    return boxes
+      .filter((el) => el.offsetParent !== null && getComputedStyle(el).visibility === 'visible' && getComputedStyle(el).overflowX === 'hidden' && el.scrollWidth > el.clientWidth + 1)
+      .map((el) => el.textContent.trim().slice(0, 40));
+  });
+}
