@@ -79,7 +79,8 @@ test('no message of the console is an error, the policy’s among them', async (
 async function settle(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await expect(page.locator('main').first()).toBeVisible();
-  await page.waitForFunction(() => document.querySelectorAll('h1, h2').length > 1);
+  await expect(page.locator('main h1, main h2').first()).toBeAttached();
+  await page.waitForTimeout(500);
 }
 
 async function violations(page: Page): Promise<string[]> {

@@ -24,6 +24,7 @@ import { PLACES } from '../data/places';
 /** What is due, in whole words, and the last entry with its undo. */
 @Component({
   selector: 'nw-today',
+  host: { role: 'region', 'aria-label': 'Today' },
   imports: [MatIcon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',

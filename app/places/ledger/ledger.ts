@@ -18,6 +18,7 @@ const TABS = [
   imports: [Archive, Cultures, LineageView, RouterLink, Settings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <h1 class="out-of-sight">Ledger</h1>
     <nav aria-label="Parts of the Ledger">
       @for (one of tabs; track one.id) {
         <a
