@@ -4,7 +4,11 @@ import { blank, button, furnish, readyToInoculate, visit } from './house.js';
 
 test.describe('at the Desk', () => {
   const cases: readonly [field: string, typed: string, message: RegExp][] = [
-    ['How many', '-3', /How many must be a whole number between 1 and 500\. You gave -3\. Nothing was changed/],
+    [
+      'How many',
+      '-3',
+      /How many must be a whole number between 1 and 500\. You gave -3\. Nothing was changed/,
+    ],
     ['How many', '0', /You gave 0\./],
     ['How many', '1000000000', /You gave 1000000000\./],
     ['How many', '2.5', /a whole number/],
@@ -45,7 +49,9 @@ test('at the Box: a dose larger than the source holds', async ({ page }) => {
   await readyToInoculate(page);
   const before = await rowCounts(page);
   await blank(page, 'Dose').fill('6');
-  await expect(page.getByRole('alert')).toContainText('Dose must be above 0 and at most 5.0 ml: L1-1 holds 10 ml for 2. You typed 6 ml.');
+  await expect(page.getByRole('alert')).toContainText(
+    'Dose must be above 0 and at most 5.0 ml: L1-1 holds 10 ml for 2. You typed 6 ml.',
+  );
   await expect(button(page, /^Begin/)).toBeDisabled();
   // Past the form: an address that asks for it is refused by the same rule.
   await visit(page, '/box?work=G1:1.2&source=L1-1&dose=60');
@@ -73,14 +79,30 @@ test('at the Ledger: files that are no whole archive', async ({ page }) => {
   await furnish(page);
   await visit(page, '/ledger?tab=archive');
   const before = await rowCounts(page);
-  const manifest = (over: object) => ({ app: 'nailwort', format: 1, writtenAt: '2026-01-01T00:00:00Z', madeUp: false, counts: {}, ...over });
-  const zip = (files: Record<string, string>) => Buffer.from(zipSync(Object.fromEntries(Object.entries(files).map(([k, v]) => [k, strToU8(v)]))));
+  const manifest = (over: object) => ({
+    app: 'nailwort',
+    format: 1,
+    writtenAt: '2026-01-01T00:00:00Z',
+    madeUp: false,
+    counts: {},
+    ...over,
+  });
+  const zip = (files: Record<string, string>) =>
+    Buffer.from(zipSync(Object.fromEntries(Object.entries(files).map(([k, v]) => [k, strToU8(v)]))));
   const whole = zip({ 'manifest.json': JSON.stringify(manifest({})), 'entries.jsonl': '{}' });
   const cases: readonly [string, Buffer, RegExp][] = [
-    ['corrupt.zip', Buffer.from(whole.map((b, i) => (i > 20 && i < 90 ? b ^ 0x55 : b))), /cannot be unpacked|manifest|lacks/],
+    [
+      'corrupt.zip',
+      Buffer.from(whole.map((b, i) => (i > 20 && i < 90 ? b ^ 0x55 : b))),
+      /cannot be unpacked|manifest|lacks/,
+    ],
     ['truncated.zip', whole.subarray(0, whole.length - 40), /cannot be unpacked/],
     ['foreign.zip', zip({ 'letter.txt': 'hello' }), /not an archive of Nailwort/],
-    ['future.zip', zip({ 'manifest.json': JSON.stringify(manifest({ format: 9 })) }), /format must be at most 1\. This one is 9/],
+    [
+      'future.zip',
+      zip({ 'manifest.json': JSON.stringify(manifest({ format: 9 })) }),
+      /format must be at most 1\. This one is 9/,
+    ],
     ['short.zip', whole, /lacks household\.jsonl/],
     ['picture.png', Buffer.from('not a zip'), /cannot be unpacked/],
   ];
@@ -99,7 +121,9 @@ test('at the Ledger: an archive of 200 MB', async ({ page }, info) => {
   const path = info.outputPath('large.zip');
   await writeFile(path, Buffer.alloc(200_000_000));
   await page.getByLabel('Choose the file').setInputFiles(path);
-  await expect(page.getByRole('alert')).toContainText('Archive must be at most 150 MB. This one has 200 MB. Nothing was changed.');
+  await expect(page.getByRole('alert')).toContainText(
+    'Archive must be at most 150 MB. This one has 200 MB. Nothing was changed.',
+  );
 });
 
 function rowCounts(page: Page): Promise<{ batches: number; entries: number }> {

@@ -23,7 +23,9 @@ test.describe('a cook', () => {
     await expect(button(other, /^Heat off/)).toBeVisible();
   });
 
-  test('stops its clock when pressure is lost, and gives both ways on with their figures', async ({ page }) => {
+  test('stops its clock when pressure is lost, and gives both ways on with their figures', async ({
+    page,
+  }) => {
     await pass(page, 40);
     await button(page, 'Pressure was lost').click();
     await expect(page.getByText('Clock stopped. Turn the heat up.')).toBeVisible();

@@ -34,7 +34,10 @@ export async function pass(page: Page, minutes: number): Promise<void> {
 }
 
 /** By its number key, as on the tabs. */
-export async function go(page: Page, place: 'Desk' | 'Stove' | 'Box' | 'Shelf' | 'Tent' | 'Ledger'): Promise<void> {
+export async function go(
+  page: Page,
+  place: 'Desk' | 'Stove' | 'Box' | 'Shelf' | 'Tent' | 'Ledger',
+): Promise<void> {
   const key = { Desk: '1', Stove: '2', Box: '3', Shelf: '4', Tent: '5', Ledger: '6' }[place];
   await page.evaluate(() => {
     if (document.activeElement instanceof HTMLElement) {
@@ -106,7 +109,12 @@ export async function cookAll(page: Page, holdMinutes: number, hands: Hands = mo
   await expect(page.getByRole('heading', { name: 'Canner is cold.' })).toBeVisible();
 }
 
-export async function addCulture(page: Page, isolate: string, millilitres: string, hands: Hands = mouse()): Promise<void> {
+export async function addCulture(
+  page: Page,
+  isolate: string,
+  millilitres: string,
+  hands: Hands = mouse(),
+): Promise<void> {
   await hands.press(button(page, 'Add a culture'));
   const dialog = page.getByRole('dialog');
   await hands.fill(dialog.getByLabel('Isolate, as its keeper calls it'), isolate);

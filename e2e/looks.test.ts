@@ -2,7 +2,18 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { furnish, openDemo } from './house.js';
 
-const PAGES = ['desk', 'stove', 'box', 'shelf', 'shelf?open=G26-7', 'tent', 'ledger', 'ledger?tab=cultures', 'ledger?tab=archive', 'ledger?tab=settings'];
+const PAGES = [
+  'desk',
+  'stove',
+  'box',
+  'shelf',
+  'shelf?open=G26-7',
+  'tent',
+  'ledger',
+  'ledger?tab=cultures',
+  'ledger?tab=archive',
+  'ledger?tab=settings',
+];
 
 for (const scheme of ['light', 'dark'] as const) {
   test.describe(`by ${scheme === 'light' ? 'day' : 'night'}`, () => {
@@ -31,7 +42,9 @@ for (const size of [
     await openDemo(page);
     for (const path of [...PAGES, '../start']) {
       await settle(page, new URL(path, 'http://x/demo/').href.replace('http://x', ''));
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(over, path).toBe(0);
       expect(await cutWords(page), path).toEqual([]);
     }
@@ -85,7 +98,9 @@ async function settle(page: Page, path: string): Promise<void> {
 
 async function violations(page: Page): Promise<string[]> {
   const { violations: found } = await new AxeBuilder({ page }).analyze();
-  return found.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`));
+  return found.flatMap((v) =>
+    v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`),
+  );
 }
 
 /** Single-line pieces of text whose end is not to be seen. */
@@ -93,7 +108,13 @@ function cutWords(page: Page): Promise<string[]> {
   return page.evaluate(() => {
     const boxes = [...document.querySelectorAll<HTMLElement>('button, a, nw-plaque, th, dt, .strong, .deed')];
     return boxes
-      .filter((el) => el.offsetParent !== null && getComputedStyle(el).visibility === 'visible' && getComputedStyle(el).overflowX === 'hidden' && el.scrollWidth > el.clientWidth + 1)
+      .filter(
+        (el) =>
+          el.offsetParent !== null &&
+          getComputedStyle(el).visibility === 'visible' &&
+          getComputedStyle(el).overflowX === 'hidden' &&
+          el.scrollWidth > el.clientWidth + 1,
+      )
       .map((el) => el.textContent.trim().slice(0, 40));
   });
 }

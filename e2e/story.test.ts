@@ -5,7 +5,10 @@ import { keysOnly, mouse, type Hands } from './hands.js';
 import { addCulture, blank, button, cookAll, furnish, go, pass, prepareGrain, visit } from './house.js';
 
 /** The smallest PNG there is: one grey dot. */
-const DOT = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNoAAAAggCBd81ytgAAAABJRU5ErkJggg==', 'base64');
+const DOT = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNoAAAAggCBd81ytgAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 test.describe('one grain batch from weighing to harvest, out to a file and back', () => {
   test('with a mouse', ({ page }) => tellStory(page, mouse()));
@@ -166,7 +169,9 @@ async function harvest(page: Page, hands: Hands, grams: string): Promise<void> {
   await hands.press(button(page, 'Pins seen'));
   await pass(page, 6 * 24 * 60);
   for (const digit of grams) {
-    await hands.press(page.getByRole('group', { name: 'Grams' }).getByRole('button', { name: digit, exact: true }));
+    await hands.press(
+      page.getByRole('group', { name: 'Grams' }).getByRole('button', { name: digit, exact: true }),
+    );
   }
   await hands.press(button(page, `Harvested, ${grams} g`));
 }
@@ -189,13 +194,18 @@ async function archiveOf(page: Page, hands: Hands): Promise<{ path: string; file
   const download = page.waitForEvent('download');
   await hands.press(button(page, 'Save the archive'));
   const path = await (await download).path();
-  const files = Object.fromEntries(Object.entries(unzipSync(await readFile(path))).map(([name, bytes]) => [name, strFromU8(bytes)]));
+  const files = Object.fromEntries(
+    Object.entries(unzipSync(await readFile(path))).map(([name, bytes]) => [name, strFromU8(bytes)]),
+  );
   return { path, files };
 }
 
 /** Rows of a table in a settled order; the order of keys in JSON means nothing. */
 function rows(text: string | undefined): unknown[] {
-  const parsed = (text ?? '').split('\n').filter(Boolean).map((line) => JSON.parse(line) as { id: string });
+  const parsed = (text ?? '')
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => JSON.parse(line) as { id: string });
   return parsed.sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 

@@ -7,7 +7,12 @@ test('two tabs stay in step', async ({ page, context }) => {
   await other.goto('/demo/shelf');
   await expect(other.getByRole('button', { name: 'Shaken, all 36' })).toBeVisible();
   await page.getByRole('button', { name: 'Shaken, all 36' }).click();
-  await expect(other.getByRole('button', { name: 'G27-15, 33 %, shaken' }).or(other.getByRole('button', { name: /^G27-15, .*shaken/ })).first()).toBeVisible();
+  await expect(
+    other
+      .getByRole('button', { name: 'G27-15, 33 %, shaken' })
+      .or(other.getByRole('button', { name: /^G27-15, .*shaken/ }))
+      .first(),
+  ).toBeVisible();
   await other.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Shaken, all 36' })).toBeVisible();
 });

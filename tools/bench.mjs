@@ -1,0 +1,165 @@
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { cpus, totalmem } from 'node:os';
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { gzipSync } from 'node:zlib';
+import { ensureBuilt } from './build.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { runBin } from './run.mjs';
+import { say } from './say.mjs';
+
+const RUNS = 7;
+const SLOWDOWN = 4;
+
+/** Figures that are proved here and not by timed tests: medians, as a table, kept in docs/bench.md. */
+export async function bench() {
+  const executablePath = await ensureChromium();
+  await ensureBuilt();
+  const rows = [...transferRows(), ...(await nodeRows()), ...(await browserRows(executablePath))];
+  const table = [
+    '| what | median | lowest to highest | aim |',
+    '|---|---|---|---|',
+    ...rows.map((r) => `| ${r.what} | ${r.median} | ${r.range} | ${r.aim ?? ''} |`),
+  ].join('\n');
+  say(table);
+  const machine = `${cpus().length} cores (${cpus()[0]?.model.trim()}), ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.versions.node}, Chromium ${await chromiumVersion(executablePath)}`;
+  writeFileSync(
+    'docs/bench.md',
+    `# Figures\n\nWritten by \`npm run bench\`. Medians of ${RUNS} runs after one that is not counted; the machine was shared, so compare ratios.\n\nMachine: ${machine}.\n\n${table}\n`,
+  );
+}
+
+/** What the browser must fetch before the first place stands there: the page, its scripts and styles, gzipped. */
+function transferRows() {
+  const dir = 'dist/app/browser';
+  const html = readFileSync(`${dir}/index.html`, 'utf8');
+  const named = [...html.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map((m) => m[1]);
+  const initial = [...new Set(named)];
+  const size = (file) => gzipSync(readFileSync(`${dir}/${file}`)).length;
+  const sum = initial.reduce((total, file) => total + size(file), gzipSync(html).length);
+  const lazy = readdirSync(dir).filter((f) => f.endsWith('.js') && !initial.includes(f)).length;
+  return [
+    {
+      what: 'initial transfer, gzip',
+      median: `${Math.round(sum / 1000)} kB`,
+      range: `${initial.length} files`,
+      aim: 'below 250 kB',
+    },
+    {
+      what: 'chunks fetched only when a place or a work needs them',
+      median: String(lazy),
+      range: '',
+      aim: 'each place its own',
+    },
+  ];
+}
+
+async function nodeRows() {
+  const { code, output } = await runBin('tsx/dist/cli.mjs', ['tools/bench-core.ts'], { quiet: true });
+  if (code !== 0) {
+    throw new Error(`The core's bench failed: ${output}`);
+  }
+  return JSON.parse(output.slice(output.indexOf('[')));
+}
+
+async function browserRows(executablePath) {
+  const { chromium } = await import('@playwright/test');
+  const { serve, stop } = await import(pathToFileURL(resolve('dist/server/serve.js')).href);
+  const { server, origin } = await serve({ appDir: resolve('dist/app/browser'), port: 0 });
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+  const paints = [];
+  const shelves = [];
+  const opened = [];
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  });
+  const first = await context.newPage();
+  await first.goto(`${origin}/demo/`);
+  await first.getByRole('button', { name: /^Make batch/ }).waitFor();
+  await first.close();
+  for (let run = 0; run <= RUNS; run++) {
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
+    await session.send('Network.setCacheDisabled', { cacheDisabled: true });
+    await page.goto(`${origin}/demo/shelf`, { waitUntil: 'commit' });
+    await page.waitForFunction(() => document.querySelectorAll('nw-shelf .jar').length > 40, undefined, {
+      polling: 'raf',
+    });
+    const [shelf, paint] = await page.evaluate(() => [
+      performance.now(),
+      performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
+    ]);
+    if (run > 0) {
+      paints.push(paint);
+      shelves.push(shelf);
+    }
+    await page.close();
+  }
+  const big = await fillLarge(context, origin);
+  for (let run = 0; run <= RUNS; run++) {
+    const page = await context.newPage();
+    await page.goto(`${origin}/demo/shelf`, { waitUntil: 'commit' });
+    await page.waitForFunction(() => document.querySelectorAll('nw-shelf .jar').length > 40, undefined, {
+      polling: 'raf',
+    });
+    if (run > 0) {
+      opened.push(await page.evaluate(() => performance.now()));
+    }
+    await page.close();
+  }
+  await browser.close();
+  await stop(server);
+  return [
+    row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
+    row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
+    row(`a database of ${big} entries opened and the Shelf drawn, no slow-down`, opened),
+  ];
+}
+
+/** Adds looks at running jars until there are 20 000 entries. */
+async function fillLarge(context, origin) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/desk`);
+  const count = await page.evaluate(async () => {
+    const db = await new Promise((done) => {
+      const open = indexedDB.open('nailwort-demo');
+      open.onsuccess = () => done(open.result);
+    });
+    const all = (name) =>
+      new Promise(
+        (done) => (db.transaction(name).objectStore(name).getAll().onsuccess = (e) => done(e.target.result)),
+      );
+    const entries = await all('entries');
+    const looks = entries.filter((e) => e.kind === 'inspected' && e.suspect === undefined);
+    const store = db.transaction('entries', 'readwrite').objectStore('entries');
+    for (let i = entries.length; i < 20_000; i++) {
+      store.add({ ...looks[i % looks.length], id: crypto.randomUUID() });
+    }
+    await new Promise((done) => (store.transaction.oncomplete = done));
+    db.close();
+    return 20_000;
+  });
+  await page.close();
+  return count.toLocaleString('en').replace(',', ' ');
+}
+
+function row(what, times) {
+  const sorted = [...times].sort((a, b) => a - b);
+  const ms = (value) => `${Math.round(value)} ms`;
+  return {
+    what,
+    median: ms(sorted[Math.floor(sorted.length / 2)]),
+    range: `${ms(sorted[0])} to ${ms(sorted.at(-1))}`,
+  };
+}
+
+async function chromiumVersion(path) {
+  const { execFileSync } = await import('node:child_process');
+  return execFileSync(path, ['--version', '--no-sandbox'])
+    .toString()
+    .replace(/[^0-9.]+/g, ' ')
+    .trim()
+    .split(' ')[0];
+}

@@ -1,0 +1,77 @@
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { ensureBuilt } from './build.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { say } from './say.mjs';
+
+const VIEWS = [
+  { name: 'desk', path: '/demo/desk' },
+  {
+    name: 'desk-night',
+    path: '/demo/desk',
+    scheme: 'dark',
+    act: (page) =>
+      page
+        .getByRole('button', { name: /grams, why\?/ })
+        .first()
+        .click(),
+  },
+  { name: 'stove', path: '/demo/stove' },
+  { name: 'box', path: '/demo/box', before: coolTheLoad },
+  { name: 'shelf', path: '/demo/shelf' },
+  { name: 'shelf-vessel', path: '/demo/shelf?open=G26-7' },
+  { name: 'tent', path: '/demo/tent?open=B28-2', act: (page) => page.keyboard.type('318') },
+  { name: 'ledger', path: '/demo/ledger?tab=lineage&open=L6-1' },
+  { name: 'start', path: '/start' },
+  { name: 'stove-phone', path: '/demo/stove', phone: true },
+  { name: 'box-phone', path: '/demo/box', phone: true, before: coolTheLoad, act: (page) => beginWork(page) },
+];
+
+/** One PNG of each main view from the made-up household, into docs/screenshots. */
+export async function screenshots() {
+  const executablePath = await ensureChromium();
+  await ensureBuilt();
+  const { chromium } = await import('@playwright/test');
+  const { serve, stop } = await import(pathToFileURL(resolve('dist/server/serve.js')).href);
+  const { server, origin } = await serve({ appDir: resolve('dist/app/browser'), port: 0 });
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+  for (const view of VIEWS) {
+    const viewport = view.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 };
+    const context = await browser.newContext({
+      viewport,
+      colorScheme: view.scheme ?? 'light',
+      serviceWorkers: 'block',
+    });
+    const page = await context.newPage();
+    await page.goto(`${origin}/demo/`);
+    await page.getByRole('button', { name: /^Make batch/ }).waitFor();
+    await view.before?.(page, origin);
+    await page.goto(origin + view.path);
+    await page.locator('main h1, main h2').first().waitFor({ state: 'attached' });
+    await page.waitForTimeout(1500);
+    await view.act?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `docs/screenshots/${view.name}.png` });
+    say(`docs/screenshots/${view.name}.png`);
+    await context.close();
+  }
+  await browser.close();
+  await stop(server);
+}
+
+/** Ends the cook that is on, so that jars wait at the Box. */
+async function coolTheLoad(page, origin) {
+  await page.goto(`${origin}/demo/stove`);
+  await page.getByRole('button', { name: /^Heat off/ }).click();
+  await page.getByRole('button', { name: /^Open/ }).click();
+  await page.getByRole('heading', { name: /is cold/ }).waitFor();
+}
+
+async function beginWork(page) {
+  await page.getByRole('button', { name: /L12-1/ }).click();
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  for (let jar = 0; jar < 3; jar++) {
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await page.waitForTimeout(400);
+  }
+}
