@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { explain } from './install.mjs';
+import { nodeProblem } from './node-version.mjs';
 import { portFrom } from './run-app.mjs';
 import { hashOf } from './stamp.mjs';
 import { counts } from './test.mjs';
@@ -20,6 +21,17 @@ function go(args, { cwd = process.cwd(), env = {} } = {}) {
     child.on('close', (code) => resolve({ code, output }));
   });
 }
+
+describe('an old Node', () => {
+  it('is told in one line what is needed', () => {
+    expect(nodeProblem('18.20.4')).toBe(
+      'Nailwort needs Node 20.19 or newer; this is 18.20.4. Install a newer Node and run the command again.',
+    );
+    expect(nodeProblem('20.18.1')).toMatch(/20\.19 or newer/);
+    expect(nodeProblem('20.19.0')).toBe('');
+    expect(nodeProblem('24.1.0')).toBe('');
+  });
+});
 
 describe('the bootstrap', () => {
   it('names an unknown command and those that there are', async () => {

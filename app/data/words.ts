@@ -7,6 +7,7 @@ import {
   type Contaminant,
   type CookStep,
   type Entry,
+  type EntryOf,
   type House,
   type Household,
   type VesselId,
@@ -79,9 +80,11 @@ export function vesselWords(ids: readonly VesselId[], house: House): string {
   return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
 }
 
-const HYDRATION_WORDS = new Map(
-  [...hydrationSteps('soak-simmer'), ...hydrationSteps('mix')].map((s) => [s.step, s.deed]),
-);
+/** The deed of a step in the words of the batch's own method: jars for grain, bags for bulk. */
+function stepWords(entry: EntryOf<'stepDone'>, house: House): string {
+  const method = house.batchById.get(entry.batchId)?.batch.formula?.hydration ?? 'soak-simmer';
+  return hydrationSteps(method).find((s) => s.step === entry.step)?.deed ?? entry.step;
+}
 
 /** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
 export function entryWords(entry: Entry, house: House): string {
@@ -94,7 +97,7 @@ export function entryWords(entry: Entry, house: House): string {
       return `${batch ? batchCode(batch) : 'A batch'} made`;
     }
     case 'stepDone':
-      return `${code}: ${HYDRATION_WORDS.get(entry.step) ?? entry.step}`;
+      return `${code}: ${stepWords(entry, house)}`;
     case 'tissueTested':
       return `${code}: tissue ${{ dry: 'too dry', right: 'clean', wet: 'wet' }[entry.result]}`;
     case 'weighed':

@@ -83,6 +83,10 @@ export class VesselInspector {
     const start = Date.parse(at);
     return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
   });
+  protected readonly dayWords = computed(() => {
+    const parts = [this.place(), `day ${this.day() ?? '?'}`, this.fullWords()].filter(Boolean);
+    return `${parts.join(', ')}.`;
+  });
   protected readonly suspect = computed(() => {
     const { suspect } = this.vessel().state;
     return suspect && CONTAMINANT_WORDS[suspect];

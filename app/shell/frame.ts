@@ -9,10 +9,10 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
-import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
 import { format, startOfDay } from 'date-fns';
-import { filter } from 'rxjs';
+import { filter, map, startWith } from 'rxjs';
 import { dueItems, isLate } from '../../core/index';
 import { HouseStore } from '../data/house-store';
 import { Notices } from '../data/notices';
@@ -27,6 +27,7 @@ import { Today } from './today';
 /** The rim, the places, the Today line, and the place that is open. */
 @Component({
   selector: 'nw-frame',
+  host: { '[class.in-work]': 'inWork()' },
   imports: [Emblem, MatIcon, RouterLink, RouterLinkActive, RouterOutlet, Today],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './frame.html',
@@ -42,6 +43,14 @@ export class Frame {
   private readonly keys = inject(Keys);
   private readonly scribe = inject(Scribe);
 
+  /** Gloved work at the Box: on a phone everything else steps aside. */
+  protected readonly inWork = toSignal(
+    this.router.events.pipe(
+      filter((e) => e instanceof NavigationEnd),
+      startWith(undefined),
+      map(() => this.router.parseUrl(this.router.url).queryParams['work'] !== undefined),
+    ),
+  );
   protected readonly newBuild = toSignal(
     inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),
   );

@@ -28,7 +28,7 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { Keys } from '../../shell/keys';
 import { BoxWork } from './box-work';
-import { sourcesFor, usualDose, waitingBatches } from './box-sources';
+import { badFedBy, sourcesFor, usualDose, waitingBatches } from './box-sources';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
@@ -173,8 +173,15 @@ export class Box {
     return formatNumber(value);
   }
 
-  protected sourceWords(source: VesselView): string {
-    return `${source.species?.name ?? ''} ${source.isolate?.name ?? ''}, ${formatNumber(source.left)} ${source.leftUnit} left`;
+  protected leftWords(source: VesselView): string {
+    return `${formatNumber(source.left)} ${source.leftUnit} left`;
+  }
+
+  /** A source with a past is shown with it. */
+  protected badWords(source: VesselView): string {
+    const house = this.store.house();
+    const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : badFedBy(source, house);
+    return bad === 0 ? '' : `${bad} of ${fed} it fed went bad`;
   }
 
   protected async begin(): Promise<void> {

@@ -77,6 +77,16 @@ export class LineageView {
     return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, dry) * 100)} % biological efficiency, spawn counted in`;
   });
 
+  protected readonly fedWords = computed(() => {
+    const [house, vessel] = [this.store.house(), this.vessel()];
+    const fed =
+      vessel === undefined || house === undefined
+        ? []
+        : (house.lineage.fedBy.get(vessel.vessel.id) ?? []).flatMap((id) => house.vesselById.get(id) ?? []);
+    const bad = fed.filter((v) => v.state.suspect !== undefined).length;
+    return { fed: fed.length, bad };
+  });
+
   protected choose(code: string): void {
     void this.router.navigate([], { queryParams: { tab: 'lineage', open: code } });
   }

@@ -112,6 +112,18 @@ export class CookScreen {
     const { points, nowMinutes } = chamberProfile(this.view().cook, this.view().steps, this.nowMs());
     return { soFar: f0(profileUntil(points, nowMinutes)), atEnd: f0(points) };
   });
+  /** A clock speaks of time only; before pressure there is nothing to be on course for. */
+  protected readonly course = computed(() => {
+    switch (this.view().state.phase) {
+      case 'holding':
+      case 'cooling':
+        return { words: 'On course by time', tone: 'done' };
+      case 'lost':
+        return { words: 'Not counting', tone: 'beet' };
+      default:
+        return { words: 'Not counting yet', tone: 'soft' };
+    }
+  });
   protected readonly since = computed(() => {
     const last = this.view().steps[this.view().steps.length - 1];
     return last && { words: COOK_WORDS[last.step], time: shortTime(Date.parse(last.at), this.time.now()) };

@@ -81,6 +81,10 @@ export class LoadCook {
     return this.load().length === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
   });
 
+  protected readonly isStretched = computed(
+    () => (this.plan()?.holdMinutes ?? 0) > (this.plan()?.trade.minutes ?? 0),
+  );
+
   protected toggle(view: BatchView): void {
     this.left.update((left) => {
       const next = new Set(left);
