@@ -29,7 +29,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
     id: 'roll-62',
     words: 'Roll, 62 mm wide, 29 mm long',
     pageMm: [62, 29],
-    labelMm: [62, 28.6],
+    labelMm: [62, 29],
     columns: 1,
     marginMm: [0, 0],
   },

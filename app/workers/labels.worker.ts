@@ -1,10 +1,20 @@
 import { expose } from 'comlink';
 import pdfmake from 'pdfmake/build/pdfmake.js';
-import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { LabelContent } from '../../core/index';
 import type { LabelSheet } from './label-sheets';
 
 const MM = 72 / 25.4;
+const PAD = 7;
+/** Larger is no easier to scan at arm's length. */
+const MOST_QR_MM = 24;
+const QR_SHARE = 0.32;
+/** Below this a line of text is set smaller. */
+const NARROW_PT = 105;
+/** Mean width of a letter of this face, in its own size; measured on these labels. */
+const LETTER_EM = 0.5;
+const INK = '#17324D';
+const SOFT_INK = '#4A6072';
 
 interface PdfMake {
   addFonts(fonts: Record<string, Record<string, string>>): void;
@@ -37,47 +47,37 @@ const api = {
 export type LabelsApi = typeof api;
 expose(api);
 
+/** Every label stands at its own place on the page: die-cut sheets forgive no flow. */
 function definition(
   labels: readonly LabelContent[],
   sheet: LabelSheet,
   byHand: boolean,
 ): TDocumentDefinitions {
-  const cells = labels.map((label) => cell(label, sheet, byHand));
-  const rows: TableCell[][] = [];
-  for (let i = 0; i < cells.length; i += sheet.columns) {
-    const row: TableCell[] = cells.slice(i, i + sheet.columns);
-    while (row.length < sheet.columns) {
-      row.push('');
-    }
-    rows.push(row);
-  }
+  const rows = Math.floor((sheet.pageMm[1] - sheet.marginMm[1]) / sheet.labelMm[1]);
+  const perPage = rows * sheet.columns;
+  const content = labels.flatMap((label, index): Content[] => {
+    const onPage = index % perPage;
+    const x = (sheet.marginMm[0] + (onPage % sheet.columns) * sheet.labelMm[0]) * MM;
+    const y = (sheet.marginMm[1] + Math.floor(onPage / sheet.columns) * sheet.labelMm[1]) * MM;
+    const page: Content[] = onPage === 0 && index > 0 ? [{ text: '', pageBreak: 'before' }] : [];
+    return [...page, ...cell(label, sheet, byHand, x, y)];
+  });
   return {
     pageSize: { width: sheet.pageMm[0] * MM, height: sheet.pageMm[1] * MM },
-    pageMargins: [sheet.marginMm[0] * MM, sheet.marginMm[1] * MM, sheet.marginMm[0] * MM, 0],
-    defaultStyle: { font: 'Hyperlegible', fontSize: 8.5, color: '#17324D' },
+    pageMargins: 0,
+    defaultStyle: { font: 'Hyperlegible', fontSize: 8.5, color: INK },
     info: { title: 'Nailwort labels' },
-    content: {
-      table: {
-        widths: Array.from({ length: sheet.columns }, () => sheet.labelMm[0] * MM),
-        heights: sheet.labelMm[1] * MM,
-        body: rows,
-        dontBreakRows: true,
-      },
-      layout: {
-        defaultBorder: false,
-        paddingLeft: () => 0,
-        paddingRight: () => 0,
-        paddingTop: () => 0,
-        paddingBottom: () => 0,
-      },
-    },
+    content,
   };
 }
 
 /** Text goes in as text: the PDF library has no markup that a name could break out into. */
-function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean): Content {
-  const height = sheet.labelMm[1] * MM;
-  const qrSize = Math.min(height - 14, 24 * MM);
+function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number, y: number): Content[] {
+  const [width, height] = [sheet.labelMm[0] * MM, sheet.labelMm[1] * MM];
+  const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * MM, width * QR_SHARE);
+  const textWidth = width - qrSize - 3 * PAD;
+  const fontSize = textWidth < NARROW_PT ? 7.5 : 8.5;
+  const fit = (text: string) => cut(text, Math.floor(textWidth / (fontSize * LETTER_EM)));
   const lines: Content[] = byHand
     ? [
         { text: label.code, bold: true, fontSize: 17 },
@@ -88,20 +88,25 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean): Content 
       ]
     : [
         { text: label.code, bold: true, fontSize: 17 },
-        { text: cut(label.species), bold: true },
-        { text: cut(`${label.stage}, ${label.date}`) },
-        { text: cut(`from ${label.source}`) },
-        { text: cut(label.formula), color: '#4A6072' },
+        { text: fit(label.species), bold: true },
+        { text: fit(`${label.stage}, ${label.date}`) },
+        { text: fit(`from ${label.source}`) },
+        { text: fit(label.formula), color: SOFT_INK },
       ];
-  const text: Column = { stack: lines, width: '*' };
-  return {
-    margin: [8, 6, 6, 0],
-    columnGap: 6,
-    columns: byHand ? [text] : [text, { qr: label.link, fit: qrSize, width: qrSize, foreground: '#17324D' }],
+  const text: Content = {
+    columns: [{ stack: lines, width: textWidth, fontSize, noWrap: true }],
+    absolutePosition: { x: x + PAD, y: y + PAD / 2 },
   };
+  const qr: Content = {
+    qr: label.link,
+    fit: qrSize,
+    foreground: INK,
+    absolutePosition: { x: x + width - qrSize - PAD, y: y + PAD },
+  };
+  return byHand ? [text] : [text, qr];
 }
 
-/** A label has room for a line; a longer name ends in an ellipsis here and is whole in the app. */
-function cut(text: string): string {
-  return text.length > 34 ? `${text.slice(0, 33)}…` : text;
+/** A label has room for so much; a longer name ends in an ellipsis here and is whole in the app. */
+function cut(text: string, letters: number): string {
+  return text.length > letters ? `${text.slice(0, letters - 1)}…` : text;
 }
