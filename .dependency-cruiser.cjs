@@ -34,8 +34,8 @@ module.exports = {
     {
       name: 'testing-stays-in-tests',
       severity: 'error',
-      from: { path: '^(core|app|server)/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
-      to: { path: '^core/testing/' },
+      from: { path: '^(core|app|server)/', pathNot: '(\\.spec\\.ts$|^(core|app)/testing/)' },
+      to: { path: '^(core|app)/testing/' },
     },
     {
       name: 'places-stand-apart',
@@ -58,7 +58,7 @@ module.exports = {
     {
       name: 'dexie-in-data',
       severity: 'error',
-      from: { path: '^app/', pathNot: '^app/data/' },
+      from: { path: '^app/', pathNot: '^app/(data|testing)/' },
       to: { path: 'node_modules/dexie/' },
     },
     {

@@ -3,7 +3,7 @@ import { resolveFormula, scaleFormula, type BatchId, type Household } from '../.
 import { Notices } from './notices';
 import { Scribe } from './scribe';
 import { SettingsService } from './settings-service';
-import { furnishedHouse, until } from './testing';
+import { furnishedHouse, until } from '../testing/house';
 
 describe('the scribe', () => {
   let setup: Awaited<ReturnType<typeof furnishedHouse>>;

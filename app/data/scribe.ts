@@ -27,6 +27,7 @@ import {
 import { HOUSE_DB } from './house-db';
 import { HouseStore } from './house-store';
 import { Notices } from './notices';
+import { Time } from './time';
 
 type Stamped = 'id' | 'schemaVersion' | 'at' | 'notedAt';
 /** What an entry says, before it gets its time and identity. */
@@ -51,6 +52,7 @@ export class Scribe {
   private readonly db = inject(HOUSE_DB);
   private readonly store = inject(HouseStore);
   private readonly notices = inject(Notices);
+  private readonly time = inject(Time);
 
   readonly last = computed<LastEntry | undefined>(() => {
     const house = this.store.house();
@@ -154,6 +156,7 @@ export class Scribe {
   private async write(act: () => Promise<unknown>): Promise<boolean> {
     try {
       await act();
+      this.time.touch();
       this.notices.clear();
       askToPersist();
       return true;

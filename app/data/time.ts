@@ -13,7 +13,7 @@ export class Time {
 
   constructor() {
     const tick = () => {
-      this.current.set(Date.now());
+      this.touch();
     };
     const timer = setInterval(tick, TICK_MS);
     document.addEventListener('visibilitychange', tick);
@@ -21,5 +21,10 @@ export class Time {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', tick);
     });
+  }
+
+  /** Right now, without waiting for the next second: a clock that was just started must not show more than its time. */
+  touch(): void {
+    this.current.set(Date.now());
   }
 }

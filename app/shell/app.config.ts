@@ -10,6 +10,7 @@ import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/d
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { WHICH_HOUSE } from '../data/which-house';
+import { provideIcons } from './provide-icons';
 import { routes } from './routes';
 
 /** What is given here replaces all of Material's own defaults, so it starts from them. */
@@ -21,6 +22,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
+    provideIcons(),
     // Every route of the made-up house begins with /demo, so one address never shows the other's records.
     { provide: APP_BASE_HREF, useFactory: () => inject(WHICH_HOUSE).base },
     provideRouter(

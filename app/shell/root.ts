@@ -1,9 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { MatIconRegistry } from '@angular/material/icon';
-import { DomSanitizer } from '@angular/platform-browser';
 import { RouterOutlet } from '@angular/router';
 import { HouseStore } from '../data/house-store';
-import { ICONS } from './icons.generated';
 import { Night } from './night';
 
 @Component({
@@ -32,11 +29,5 @@ export class Root {
 
   constructor() {
     inject(Night);
-    const registry = inject(MatIconRegistry);
-    const sanitizer = inject(DomSanitizer);
-    for (const [name, svg] of Object.entries(ICONS)) {
-      // Our own file, written at build time; nothing from a user passes here.
-      registry.addSvgIconLiteral(name, sanitizer.bypassSecurityTrustHtml(svg));
-    }
   }
 }

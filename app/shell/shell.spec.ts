@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { hollinRow, type House } from '../../core/index';
 import { buildHouse } from '../../core/index';
 import { placeOf } from '../data/place-of';
-import { furnishedHouse, until } from '../data/testing';
+import { furnishedHouse, until } from '../testing/house';
 import { SettingsService } from '../data/settings-service';
 import { houseAt } from '../data/which-house';
 import { dayWords, entryWords, pressureWords, rangeWords, shortTime } from '../data/words';

@@ -18,7 +18,8 @@ export interface CookClock {
 /** A cook's clock from the instants in its record; nothing here counts by itself. */
 export function cookClock(view: CookView, nowMs: number): CookClock {
   const { cook, state } = view;
-  const since = (nowMs - (state.sinceMs ?? nowMs)) / MINUTE_MS;
+  // The clock's second may lie just before the instant that was noted.
+  const since = Math.max(0, nowMs - (state.sinceMs ?? nowMs)) / MINUTE_MS;
   const due = (minutes: number) => (state.sinceMs ?? nowMs) + minutes * MINUTE_MS;
   switch (state.phase) {
     case 'heating':

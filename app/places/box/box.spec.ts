@@ -1,0 +1,212 @@
+import { TestBed } from '@angular/core/testing';
+import { Scribe } from '../../data/scribe';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { AddCulture } from './add-culture';
+import { Box } from './box';
+import { BoxWork } from './box-work';
+import { badFedBy, isUsedUp, sourcesFor, waitingBatches } from './box-sources';
+import { MatDialogRef } from '@angular/material/dialog';
+
+/** Ends the cook that is on, so that G28's jars wait at the Box. */
+async function endCook(setup: SpecHouse): Promise<void> {
+  const scribe = TestBed.inject(Scribe);
+  const { id } = setup.house().cooks.find((c) => c.cook.number === 14)!.cook;
+  await scribe.say({ kind: 'cookStep', cookId: id, step: 'heatOff' });
+  await until(setup.store, (h) => h.cookById.get(id)!.state.phase === 'cooling');
+  await scribe.say({ kind: 'cookStep', cookId: id, step: 'open' });
+  await until(setup.store, (h) => h.cookById.get(id)!.state.phase === 'opened');
+}
+
+describe('the Box', () => {
+  let setup: SpecHouse;
+  let box: Rendered<Box>;
+  afterEach(() => setup.close());
+
+  it('says what it waits for when it is empty', async () => {
+    setup = await furnishedHouse();
+    box = await render(Box);
+    expect(box.text()).toContain('Nothing waits for the box.');
+    expect(box.text()).toMatch(/Cultures in the house ?None yet\./);
+  });
+
+  describe('with jars that cool', () => {
+    beforeEach(async () => {
+      setup = await demoHouse();
+      await endCook(setup);
+      box = await render(Box);
+    });
+
+    it('says when the core will be cool, with the usual dose for all', () => {
+      expect(box.text()).toMatch(/core below 30 °C about/);
+      expect(box.host.querySelector<HTMLInputElement>('input[aria-label="How many"]')!.value).toBe('8');
+      expect(box.host.querySelector<HTMLInputElement>('input[aria-label="Dose"]')!.value).toBe('2');
+    });
+
+    it('offers the newest source first, and one that fed bad jars last and marked', () => {
+      const codes = [...box.host.querySelectorAll('.source nw-plaque')].map((p) => p.textContent!.trim());
+      expect(codes[0]).toBe('L12-1');
+      expect(codes.at(-1)).toBe('L6-1');
+      expect(box.text()).toContain('6 of 9 it fed went bad');
+    });
+
+    it('refuses more than there is, by name and range', async () => {
+      await box.type('input[aria-label="Dose"]', '100');
+      expect(box.text()).toMatch(
+        /Dose must be above 0 and at most 43\.7 ml: L12-1 holds 350 ml for 8\. You typed 100 ml\. Nothing was changed\./,
+      );
+      expect((box.button('Begin') as HTMLButtonElement).disabled).toBe(true);
+      await box.type('input[aria-label="Dose"]', '2');
+      await box.type('input[aria-label="How many"]', '9');
+      expect(box.text()).toContain('How many must be a whole number between 1 and 8. You typed 9.');
+    });
+
+    it('takes a reading and moves the hour, and refuses one that cannot be', async () => {
+      await box.type('#reading', '999');
+      await box.press('Note it');
+      expect(box.text()).toContain('Reading must be between -20 and 150 °C');
+      await box.type('#reading', '26');
+      await box.press('Note it');
+      expect(box.text()).toContain('cool to the middle');
+    });
+
+    it('starts the settling clock and keeps it as a fact', async () => {
+      await box.press('Stocked, settle 10 min');
+      expect(box.text()).toMatch(/Air settles for 10 min more/);
+    });
+
+    it('shows the cautions of alcohol, flame and needles', () => {
+      expect(box.text()).toContain('Never a flame in a closed box');
+      expect(box.text()).toContain('No recapping');
+    });
+  });
+
+  it('knows what waits, what can feed it, and what is used up', async () => {
+    setup = await demoHouse();
+    await endCook(setup);
+    const house = setup.house();
+    expect(waitingBatches(house).map((w) => [w.view.code, w.vessels.length])).toEqual([['G28', 8]]);
+    const block = house.batches.find((b) => b.code === 'B12')!;
+    const spawn = sourcesFor(block, house);
+    expect(spawn.length).toBeGreaterThan(0);
+    spawn.forEach((s) => {
+      expect(s.batch.stage).toBe('grain');
+      expect(isUsedUp(s)).toBe(false);
+    });
+    const l6 = house.batches.find((b) => b.code === 'L6')!.vessels[0]!;
+    expect(badFedBy(l6, house)).toEqual({ fed: 9, bad: 6 });
+  });
+});
+
+describe('gloved work', () => {
+  let setup: SpecHouse;
+  let work: Rendered<BoxWork>;
+  beforeEach(async () => {
+    setup = await demoHouse();
+    await endCook(setup);
+    work = await render(BoxWork, { sitting: 'G28:1.2.3.4.5', source: 'L12-1', dose: '2' });
+  });
+  afterEach(() => setup.close());
+
+  const jars = () => setup.house().batches.find((b) => b.code === 'G28')!.vessels;
+  const key = async (name: string) => {
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: name, cancelable: true }));
+    await work.settle();
+  };
+
+  it('goes from jar to jar, each with its dose', async () => {
+    expect(work.text()).toContain('jar 1 of 5');
+    expect(work.text()).toContain('Flame the needle, outside');
+    await work.press('Done, next');
+    expect(work.text()).toContain('jar 2 of 5');
+    expect(jars()[0]!.state).toEqual(
+      jasmine.objectContaining({ phase: 'running', doseEach: 2, doseUnit: 'ml' }),
+    );
+    await work.press('Gave 4 ml');
+    expect(jars()[1]!.state.doseEach).toBe(4);
+  });
+
+  it('takes any key or a foot pedal for Done, but Tab and arrows for nothing', async () => {
+    await key('b');
+    await key('Tab');
+    await key('ArrowDown');
+    expect(work.text()).toContain('jar 2 of 5');
+    await key('F24');
+    expect(work.text()).toContain('jar 3 of 5');
+  });
+
+  it('records the whole box at once, at most four', async () => {
+    await work.press('Done, all 4 in the box');
+    expect(jars().filter((j) => j.state.phase === 'running').length).toBe(4);
+    expect(work.text()).toContain('jar 5 of 5');
+    expect(work.has('Done, all')).toBe(false);
+  });
+
+  it('leaves a dropped jar out and goes on, and takes a slip back', async () => {
+    await work.press('Dropped');
+    expect(jars()[0]!.state.goneBecause).toBe('dropped');
+    expect(work.text()).toContain('jar 2 of 5');
+    await work.press('Undo');
+    expect(work.text()).toContain('jar 1 of 5');
+  });
+
+  it('ends with what to do and where to go', async () => {
+    await work.press('Done, all 4 in the box');
+    await work.press('Done, next');
+    expect(work.text()).toContain('All 5 are done.');
+    expect(work.text()).toContain('label before they leave the box');
+    expect(work.button('To the Shelf').getAttribute('href')).toBe('/shelf?open=G28');
+  });
+});
+
+describe('adding a culture', () => {
+  let setup: SpecHouse;
+  let form: Rendered<AddCulture>;
+  let closed: number;
+  beforeEach(async () => {
+    closed = 0;
+    setup = await furnishedHouse({ provide: MatDialogRef, useValue: { close: () => closed++ } });
+    form = await render(AddCulture);
+  });
+  afterEach(() => setup.close());
+  const boxes = () => [...form.host.querySelectorAll('input')];
+
+  async function fill(isolate: string, ml: string): Promise<void> {
+    for (const [i, text] of [isolate, ml].entries()) {
+      const box = boxes()[i]!;
+      box.value = text;
+      box.dispatchEvent(new Event('input'));
+    }
+    await form.press('It is in the house');
+  }
+
+  it('names what is missing or out of range, and keeps what was typed', async () => {
+    await fill('', '10');
+    expect(form.text()).toContain('Isolate must be 1 to 80 letters long');
+    await fill('KO-Sill', '31');
+    expect(form.text()).toContain(
+      'Millilitres must be between 0.5 and 30 ml. You gave 31 ml. Nothing was changed.',
+    );
+    await fill('KO-Sill', 'ten');
+    expect(form.text()).toContain('Millilitres must be a number. You typed “ten”');
+    expect(boxes()[0]!.value).toBe('KO-Sill');
+    expect(closed).toBe(0);
+    expect(setup.house().batches).toEqual([]);
+  });
+
+  it('keeps a name that looks like markup as the text that it is', async () => {
+    await fill('<img src=x onerror=alert(1)>', '10');
+    await until(setup.store, (h) => h.batches.length === 1);
+    expect(closed).toBe(1);
+    expect(setup.house().records.isolates[0]!.name).toBe('<img src=x onerror=alert(1)>');
+    expect(setup.house().batches[0]!.code).toBe('L1');
+  });
+
+  it('uses a known isolate again instead of naming it twice', async () => {
+    await fill('KO-Sill', '10');
+    await until(setup.store, (h) => h.batches.length === 1);
+    await fill('KO-Sill', '12');
+    await until(setup.store, (h) => h.batches.length === 2);
+    expect(setup.house().records.isolates.length).toBe(1);
+  });
+});

@@ -1,0 +1,130 @@
+import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { Shelf } from './shelf';
+import { shelfBatches } from './shelf-model';
+
+describe('the Shelf', () => {
+  let setup: SpecHouse;
+  let shelf: Rendered<Shelf>;
+  afterEach(() => setup.close());
+
+  const jar = (code: string) => setup.house().batches.flatMap((b) => b.vessels).find((v) => v.code === code)!;
+  const press = (label: RegExp) => shelf.press(label);
+
+  it('says where jars come from when there are none', async () => {
+    setup = await furnishedHouse();
+    shelf = await render(Shelf);
+    expect(shelf.text()).toContain('No jars here yet. They arrive from the Box.');
+    expect(shelf.button('To the Box').getAttribute('href')).toBe('/box');
+  });
+
+  describe('of the made-up household', () => {
+    beforeEach(async () => {
+      setup = await demoHouse();
+      shelf = await render(Shelf);
+    });
+
+    it('groups jars by batch and cook, fourteen a plank, with what each group needs in a word', () => {
+      const planks = [...shelf.host.querySelectorAll('.plank')];
+      expect(planks.map((p) => p.querySelectorAll('.jar').length)).toEqual([14, 14, 12, 7]);
+      const names = planks.map((p) => p.querySelector('.name')!.textContent!.replace(/\s+/g, ' ').trim());
+      expect(names[0]).toMatch(/Cook 11 ?4 bad/);
+      expect(names[1]).toMatch(/Cook 12 ?shake/);
+    });
+
+    it('names trouble with its word, its letter and where it comes from', () => {
+      expect(shelf.has('G27-3, wet rot')).toBe(true);
+      expect(shelf.text()).toContain('4 pint jars of wet rot');
+      expect(shelf.text()).toContain('All from cook 11, vented 1 min; none of 26 from the others. Keep them shut, take them outdoors.');
+      expect(shelf.text()).toContain('W wet rot.');
+    });
+
+    it('names a jar that gained nothing', () => {
+      expect(shelf.text()).toContain('G26-7 gained nothing in 4 days.');
+      expect(shelf.text()).toContain('7 slow');
+    });
+
+    it('shakes all that are due in one press, and asks no more', async () => {
+      await press(/Shaken, all 36/);
+      expect(jar('G27-1').state.shakenAt).toBeDefined();
+      expect(jar('G27-3').state.shakenAt).toBeUndefined();
+      expect(shelf.has('Shaken, all')).toBe(false);
+    });
+
+    it('takes the bad ones out in one press', async () => {
+      await press(/Taken out, all 4/);
+      expect(jar('G27-3').state).toEqual(jasmine.objectContaining({ phase: 'gone', goneBecause: 'contaminated' }));
+      expect(shelf.host.querySelectorAll('.jar.bad').length).toBe(0);
+    });
+
+    it('shows the fridge apart', async () => {
+      await press(/^Fridge 17/);
+      expect(shelf.text()).toContain('G25');
+      expect(shelf.text()).not.toContain('G27');
+      expect(shelf.text()).toContain('run full');
+    });
+
+    it('opens a jar with its history, its forecast and seven levels', async () => {
+      await shelf.set('open', 'G26-7');
+      expect(shelf.host.querySelectorAll('.bands button').length).toBe(7);
+      expect(shelf.text()).toContain('Black poplar');
+      expect(shelf.text()).toContain('Cyclocybe aegerita');
+      expect(shelf.text()).toContain('No gain in 4 days.');
+      expect(shelf.text()).toMatch(/day 18, full \d+/);
+      expect(shelf.text()).toMatch(/\d+ \w+ shaken/);
+    });
+
+    it('records a level, a note and a suspicion as looks', async () => {
+      await shelf.set('open', 'G26-1');
+      await shelf.type('textarea', 'even and white');
+      await press(/^100 %/);
+      expect(jar('G26-1').state.marks.at(-1)!.fraction).toBe(1);
+      expect(shelf.text()).toContain('“even and white”');
+      await press(/^Suspect/);
+      expect(shelf.text()).toContain('Never open or smell a suspect one');
+      await press(/orange bread mold/);
+      expect(jar('G26-1').state.suspect).toBe('orangeMold');
+      expect(shelf.text()).toContain('orange bread mold. Never open it indoors.');
+    });
+
+    it('moves a jar to the fridge and back, and takes it out', async () => {
+      await shelf.set('open', 'G26-2');
+      await press(/To the fridge/);
+      expect(jar('G26-2').state.place).toBe('fridge');
+      await press(/To the shelf/);
+      expect(jar('G26-2').state.place).toBe('shelf');
+      await press(/^Taken out$|^Taken out\s/);
+      expect(jar('G26-2').state.goneBecause).toBe('other');
+    });
+
+    it('walks: one press each, forecast where it fits, the rest at once', async () => {
+      await press(/Walk the shelf/);
+      expect(shelf.text()).toContain('1 of 43, day 11');
+      await press(/As forecast, \d+ %/);
+      expect(shelf.text()).toContain('2 of 43');
+      await press(/^50 %/);
+      expect(jar('G27-2').state.marks.at(-1)!.fraction).toBe(0.5);
+      await press(/Skip this one/);
+      expect(shelf.text()).toContain('4 of 43');
+    });
+
+    it('never lets the forecast take back what was seen', async () => {
+      const before = new Map(setup.house().batches.flatMap((b) => b.vessels.map((v) => [v.code, v.state.marks.at(-1)?.fraction ?? 0] as const)));
+      await press(/Walk the shelf/);
+      await press(/All the rest as forecast/);
+      for (let i = 0; i < 40 && (jar('G26-7').state.lastLookAt ?? '') < new Date(Date.now() - 60_000).toISOString(); i++) {
+        await shelf.settle();
+      }
+      for (const view of setup.house().batches.find((b) => b.code === 'G26')!.vessels) {
+        expect(view.state.marks.at(-1)!.fraction).toBeGreaterThanOrEqual(before.get(view.code)!);
+      }
+    });
+  });
+
+  it('keeps a used-up jar off the planks', async () => {
+    setup = await demoHouse();
+    const codes = shelfBatches(setup.house(), 'fridge', Date.now()).flatMap((b) => b.planks.flatMap((p) => p.jars.map((j) => j.view.code)));
+    expect(codes).toContain('G17-7');
+    expect(codes).not.toContain('G17-1');
+  });
+});

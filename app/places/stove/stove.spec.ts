@@ -1,0 +1,167 @@
+import { TestBed } from '@angular/core/testing';
+import type { CookStep } from '../../../core/index';
+import { Scribe, type Said } from '../../data/scribe';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { cookClock } from './cook-clock';
+import { Stove } from './stove';
+
+describe('the Stove', () => {
+  let setup: SpecHouse;
+  let stove: Rendered<Stove>;
+  afterEach(() => setup.close());
+
+  const say = async (said: Said) => {
+    expect(await TestBed.inject(Scribe).say(said)).toBe(true);
+    await stove.settle();
+  };
+  const cook14 = () => setup.house().cooks.find((c) => c.cook.number === 14)!;
+  const step = (name: CookStep) => say({ kind: 'cookStep', cookId: cook14().cook.id, step: name });
+
+  it('says that it is cold when nothing is on, and what is next', async () => {
+    setup = await furnishedHouse();
+    stove = await render(Stove);
+    expect(stove.text()).toContain('Canner is cold.');
+    expect(stove.text()).toContain('Nothing is waiting for it. Plan a batch at the Desk.');
+  });
+
+  describe('with a cook on', () => {
+    beforeEach(async () => {
+      setup = await demoHouse();
+      stove = await render(Stove);
+    });
+
+    it('shows what is left, what to do then, and two deeds well apart', () => {
+      expect(stove.text()).toMatch(/6[0-9] minutes left at 15 psi/);
+      expect(stove.text()).toContain('On course by time');
+      expect(stove.text()).toContain('Water about');
+      expect(stove.has('Heat off')).toBe(true);
+      expect(stove.has('Pressure was lost')).toBe(true);
+      expect(stove.button('Heat off').classList).not.toContain('main');
+    });
+
+    it('stops the clock at a loss and asks how to go on', async () => {
+      await stove.press('Pressure was lost');
+      expect(stove.text()).toContain('Clock stopped. Turn the heat up.');
+      expect(stove.text()).toContain('Never add weight to the regulator.');
+      await stove.press('At pressure again');
+      expect(stove.has('Start again, 120 min')).toBe(true);
+      await stove.press(/Carry on, \d+ min more/);
+      expect(cook14().state.phase).toBe('holding');
+      expect(cook14().state.heldBeforeMs).toBeGreaterThan(50 * 60_000);
+    });
+
+    it('after heat off says when it opens and when the core is cool', async () => {
+      await stove.press('Heat off');
+      expect(stove.text()).toMatch(/minutes left to leave it shut/);
+      expect(stove.text()).toContain('The middle is below 30 °C from about');
+      expect(stove.has('It boiled dry')).toBe(true);
+      expect(stove.has('Stop this cook')).toBe(false);
+    });
+
+    it('gives the verdict of the last cook when it is open', async () => {
+      await step('heatOff');
+      await step('open');
+      expect(stove.text()).toContain('Canner is cold.');
+      expect(stove.text()).toMatch(/Cook 14: ?Probably short\./);
+    });
+
+    it('counts nothing that was stopped, and offers its load again', async () => {
+      await stove.press('Stop this cook');
+      expect(stove.text()).toContain('Does not count');
+      expect(stove.has('Load a cook')).toBe(true);
+    });
+  });
+
+  it('gives each phase its clock and its next deed', async () => {
+    setup = await demoHouse();
+    const view = cook14();
+    const at = (phase: string, sinceMs: number) =>
+      ({ ...view, state: { ...view.state, phase, sinceMs } }) as typeof view;
+    const now = Date.now();
+    expect(cookClock(at('heating', now - 5 * 60_000), now)).toEqual(
+      jasmine.objectContaining({ minutes: 5, counts: 'gone', step: 'steamSteady' }),
+    );
+    expect(cookClock(at('venting', now - 4 * 60_000), now)).toEqual(
+      jasmine.objectContaining({ minutes: 6, counts: 'left', step: 'weightOn', share: 0.4 }),
+    );
+    expect(cookClock(at('comingUp', now - 60_000), now).next).toBe('At pressure');
+    expect(cookClock(at('lost', now - 120_000), now)).toEqual(
+      jasmine.objectContaining({ minutes: 2, next: 'At pressure again' }),
+    );
+  });
+
+  describe('with a batch to get ready', () => {
+    beforeEach(async () => {
+      setup = await demoHouse();
+      const g28 = setup.house().batches.find((b) => b.code === 'G28')!.batch;
+      // As if the batch had just been made: only its first entry stands.
+      const later = setup
+        .house()
+        .records.entries.filter(
+          (e) =>
+            ('batchId' in e && e.batchId === g28.id && e.kind !== 'batchMade') ||
+            ('cookId' in e && e.cookId === cook14().cook.id),
+        );
+      await setup.db.rows('entries').bulkDelete(later.map((e) => e.id));
+      await until(setup.store, (h) => h.batches.find((b) => b.code === 'G28')!.lastStep === undefined);
+      stove = await render(Stove);
+    });
+
+    it('leads through soak, simmer, drain, dry, test, weigh and fill', async () => {
+      expect(stove.text()).toContain('1 980g Wheat, whole');
+      await stove.press('Start soak');
+      expect(stove.text()).toMatch(/hours left of soaking/);
+      expect(stove.text()).toContain('12 h to 24 h works');
+      expect(stove.text()).toContain('Steam and simmering water burn.');
+      await stove.press('Start simmer');
+      await stove.press('Drain');
+      await stove.press('Dry enough');
+      await stove.press('Wet spot');
+      expect(stove.button('Wet spot').getAttribute('aria-pressed')).toBe('true');
+      await stove.type('#drained', '3640');
+      expect(stove.text()).toMatch(/5[12]\.\d % moisture/);
+      await stove.press('Weighed');
+      expect(stove.text()).toContain('wetter than wanted: let it steam on');
+      await stove.press('In the jars');
+      expect(stove.text()).toContain('Canner is cold.');
+    });
+
+    it('refuses a drained mass that cannot be, and keeps what was typed', async () => {
+      for (const deed of ['Start soak', 'Start simmer', 'Drain', 'Dry enough']) {
+        await stove.press(deed);
+      }
+      await stove.type('#drained', '12');
+      await stove.press('Weighed');
+      expect(stove.text()).toMatch(
+        /Drained mass must be between \d+ and \d+ g\. You gave 12 g\. Nothing was changed\./,
+      );
+      expect(stove.host.querySelector<HTMLInputElement>('#drained')!.value).toBe('12');
+    });
+
+    it('loads the filled jars, shows the programme, and one press puts the lid on', async () => {
+      for (const deed of [
+        'Start soak',
+        'Start simmer',
+        'Drain',
+        'Dry enough',
+        'In the jars',
+        'Load a cook',
+      ]) {
+        await stove.press(deed);
+      }
+      expect(stove.text()).toContain('8 of 8 places');
+      expect(stove.text()).toContain('120 min at 15 psi');
+      expect(stove.text()).toContain('stretched to this heat');
+      expect(stove.text()).toContain('not for canning food');
+      await stove.press('All so, lid on');
+      await until(setup.store, (h) => h.cooks.some((c) => c.state.phase === 'heating'));
+      await stove.settle();
+      expect(stove.text()).toContain('Wait for a full plume');
+      expect(setup.house().facts.some((f) => f.kind === 'cautionRead')).toBe(true);
+      await stove.press('Steam is steady');
+      expect(stove.text()).toMatch(/10 minutes left of full steam/);
+      expect(stove.text()).toContain('Not counting yet');
+    });
+  });
+});

@@ -1,0 +1,103 @@
+import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { Tent } from './tent';
+import { dryOf, efficiencyOf, flushName, usualRange } from './tent-model';
+
+describe('the Tent', () => {
+  let setup: SpecHouse;
+  let tent: Rendered<Tent>;
+  afterEach(() => setup.close());
+
+  const block = (code: string) => setup.house().batches.flatMap((b) => b.vessels).find((v) => v.code === code)!;
+  const type = async (digits: string) => {
+    for (const digit of digits) {
+      const key = [...tent.host.querySelectorAll<HTMLButtonElement>('.pad button')].find((b) => b.textContent!.trim() === digit)!;
+      key.click();
+    }
+    await tent.settle();
+  };
+
+  it('says how blocks get here when there are none', async () => {
+    setup = await furnishedHouse();
+    tent = await render(Tent);
+    expect(tent.text()).toContain('No blocks here yet. Make a bulk batch at the Desk, cook it, and spawn it in the Box.');
+  });
+
+  describe('of the made-up household', () => {
+    beforeEach(async () => {
+      setup = await demoHouse();
+      tent = await render(Tent, { open: 'B28-2' });
+    });
+
+    it('shows every block with its word and what comes', () => {
+      expect(tent.text()).toContain('black poplar and king oyster, 6 blocks');
+      const words = [...tent.host.querySelectorAll('.block')].map((b) => b.textContent!.replace(/\s+/g, ' ').trim());
+      expect(words[0]).toMatch(/B28-1 ?resting ?304 g on/);
+      expect(words[1]).toMatch(/B28-2 ?cut today ?Cut while the rims are turned down/);
+      expect(words[2]).toMatch(/B28-3 ?pins ?cut about/);
+    });
+
+    it('reckons the typed grams against the dry mass, beside what this house usually gets', async () => {
+      await type('318');
+      expect(tent.text()).toContain('31 % of its 1 032 g dry');
+      expect(tent.text()).toMatch(/yours run \d+ to \d+/);
+    });
+
+    it('wipes, goes back, and takes no more than five digits', async () => {
+      await type('123456');
+      expect(tent.text()).toMatch(/12345 ?g/);
+      await tent.press('back');
+      expect(tent.text()).toMatch(/1234 ?g/);
+      await tent.press('wipe');
+      expect((tent.button(/^Harvested/) as HTMLButtonElement).disabled).toBe(true);
+    });
+
+    it('notes a flush, and the block rests', async () => {
+      await type('318');
+      await tent.press('Harvested, 318 g');
+      expect(block('B28-2').state.harvests.map((h) => h.massG)).toEqual([318]);
+      expect(tent.text()).toMatch(/B28-2 ?resting/);
+    });
+
+    it('shares a bowl between two blocks', async () => {
+      await tent.press('Weighed with B28-4');
+      await type('600');
+      expect(tent.text()).toContain('29 % of its 1 032 g dry');
+      await tent.press('Harvested, 600 g');
+      expect(block('B28-4').state.harvests[0]!.massG).toBe(300);
+    });
+
+    it('refuses a harvest that weighs more than its block, and keeps what was typed', async () => {
+      await type('9999');
+      await tent.press('Harvested, 9999 g');
+      expect(block('B28-2').state.harvests).toEqual([]);
+      expect(tent.text()).toMatch(/9999 ?g/);
+    });
+
+    it('notes pins on a resting block and takes a spent one out', async () => {
+      await tent.set('open', 'B28-1');
+      expect(tent.text()).toContain('So far 304 g: 29 % biological efficiency, spawn counted in.');
+      await tent.press('Pins seen');
+      expect(block('B28-1').state.pinnedAt).toBeDefined();
+      await tent.press('Spent, taken out');
+      expect(block('B28-1').state.goneBecause).toBe('spent');
+      expect(tent.text()).toContain('5 blocks');
+    });
+  });
+
+  it('counts the spawn’s dry half into the dry mass, and names flushes', async () => {
+    setup = await demoHouse();
+    const view = block('B28-1');
+    expect(dryOf(view)).toBeCloseTo(2268 * 0.38 + 170, 6);
+    expect(efficiencyOf(view)).toBeCloseTo(304 / dryOf(view), 9);
+    expect(efficiencyOf(view, 100)).toBeCloseTo(404 / dryOf(view), 9);
+    expect(flushName(view)).toBe('second flush');
+    expect(flushName(block('B28-3'))).toBe('first flush');
+  });
+
+  it('speaks of a usual range only from three blocks on', async () => {
+    setup = await demoHouse();
+    expect(usualRange(block('B28-2'), setup.house())!.low).toBeLessThan(usualRange(block('B28-2'), setup.house())!.high);
+    expect(usualRange(block('B27-1'), setup.house())).toBeUndefined();
+  });
+});

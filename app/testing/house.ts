@@ -1,0 +1,76 @@
+import { provideZonelessChangeDetection, type Provider } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, type Routes } from '@angular/router';
+import { startOfDay } from 'date-fns';
+import Dexie from 'dexie';
+import { filter, firstValueFrom } from 'rxjs';
+import { defaultHousehold, hollinRow, shippedDefinitions, type House, type Records } from '../../core/index';
+import { ArchiveService } from '../data/archive-service';
+import { HOUSE_DB, HouseDb } from '../data/house-db';
+import { HouseStore } from '../data/house-store';
+import { provideIcons } from '../shell/provide-icons';
+import { WHICH_HOUSE, houseAt } from '../data/which-house';
+
+let made = 0;
+
+/** A house in a database of its own, for specs. */
+export interface SpecHouse {
+  readonly store: HouseStore;
+  readonly db: HouseDb;
+  readonly house: () => House;
+  /** At the end of a spec: the database goes. */
+  readonly close: () => Promise<void>;
+}
+
+/** With definitions, and nothing that happened. */
+export function furnishedHouse(...providers: Provider[]): Promise<SpecHouse> {
+  const at = new Date().toISOString();
+  return specHouse({ ...shippedDefinitions(at), household: [defaultHousehold(at)] }, '/', providers);
+}
+
+/** Hollin Row as it is laid out now. */
+export function demoHouse(...providers: Provider[]): Promise<SpecHouse> {
+  const now = Date.now();
+  return specHouse(hollinRow(now, startOfDay(now).getTime()), '/demo', providers);
+}
+
+async function specHouse(records: Records, path: string, providers: readonly Provider[]): Promise<SpecHouse> {
+  const name = `nailwort-spec-${made++}-${Date.now()}`;
+  const db = new HouseDb(name);
+  const anywhere: Routes = [{ path: '**', children: [] }];
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(),
+      provideIcons(),
+      provideRouter(anywhere),
+      { provide: HOUSE_DB, useValue: db },
+      { provide: WHICH_HOUSE, useValue: houseAt(path) },
+      ...providers,
+    ],
+  });
+  await TestBed.inject(ArchiveService).fill(records);
+  const store = TestBed.inject(HouseStore);
+  await until(store, (house) => house.household !== undefined);
+  return {
+    store,
+    db,
+    house: () => store.house()!,
+    close: async () => {
+      TestBed.resetTestingModule();
+      db.close();
+      await Dexie.delete(name);
+    },
+  };
+}
+
+/** Waits until the live house fulfils a condition. */
+export async function until(store: HouseStore, condition: (house: House) => boolean): Promise<House> {
+  const status = await firstValueFrom(
+    store.status$.pipe(filter((s) => s.kind === 'ready' && condition(s.house))),
+  );
+  await new Promise((resolve) => setTimeout(resolve));
+  if (status.kind !== 'ready') {
+    throw new Error('unreachable: filtered above');
+  }
+  return status.house;
+}

@@ -1,0 +1,118 @@
+import type { Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { HOUSE_DB, type HouseDb } from '../data/house-db';
+import { HouseStore } from '../data/house-store';
+import { Time } from '../data/time';
+
+/** A rendered part, worked as a person works it: by the words that are to be seen. */
+export interface Rendered<T> {
+  readonly fixture: ComponentFixture<T>;
+  readonly host: HTMLElement;
+  /** All text, with single spaces. */
+  text(): string;
+  /** The button or link whose words hold these; the first of several. */
+  button(words: string | RegExp): HTMLElement;
+  has(words: string | RegExp): boolean;
+  press(words: string | RegExp): Promise<void>;
+  type(box: string, text: string): Promise<void>;
+  set(input: string, value: unknown): Promise<void>;
+  settle(): Promise<void>;
+}
+
+export async function render<T>(
+  component: Type<T>,
+  inputs: Record<string, unknown> = {},
+): Promise<Rendered<T>> {
+  const fixture = TestBed.createComponent(component);
+  for (const [name, value] of Object.entries(inputs)) {
+    fixture.componentRef.setInput(name, value);
+  }
+  const host = fixture.nativeElement as HTMLElement;
+  const rendered: Rendered<T> = {
+    fixture,
+    host,
+    text: () => spaced(host.textContent),
+    button: (words) => find(host, words) ?? missing(host, words),
+    has: (words) => find(host, words) !== undefined,
+    async press(words) {
+      rendered.button(words).click();
+      await rendered.settle();
+    },
+    async type(selector, text) {
+      const box = host.querySelector<HTMLInputElement>(selector)!;
+      box.value = text;
+      box.dispatchEvent(new Event('input', { bubbles: true }));
+      box.dispatchEvent(new Event('change', { bubbles: true }));
+      await rendered.settle();
+    },
+    async set(name, value) {
+      fixture.componentRef.setInput(name, value);
+      await rendered.settle();
+    },
+    async settle() {
+      await fixture.whenStable();
+      await caughtUp();
+      await fixture.whenStable();
+    },
+  };
+  await rendered.settle();
+  return rendered;
+}
+
+const MOST_WAIT_MS = 5000;
+
+/** Until the live house shows all that is in the database. A write that was begun is read after. */
+async function caughtUp(): Promise<void> {
+  const db = TestBed.inject(HOUSE_DB);
+  const store = TestBed.inject(HouseStore);
+  // A save may follow another in the same deed; two rounds see both.
+  for (let round = 0; round < 2; round++) {
+    await new Promise((resolve) => setTimeout(resolve, 15));
+    const stored = await newestStored(db);
+    const end = Date.now() + MOST_WAIT_MS;
+    while (stored !== newestShown(store) && Date.now() < end) {
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
+  }
+  TestBed.inject(Time).touch();
+}
+
+async function newestStored(db: HouseDb): Promise<string> {
+  const [entries, household, appliances] = await Promise.all([
+    db.rows('entries').toArray(),
+    db.rows('household').toArray(),
+    db.rows('appliances').toArray(),
+  ]);
+  return fingerprint(entries, household, appliances);
+}
+
+function newestShown(store: HouseStore): string {
+  const records = store.house()?.records;
+  return records === undefined ? '' : fingerprint(records.entries, records.household, records.appliances);
+}
+
+/** Keys come back from a schema in another order, so rows are compared by what marks a change of them. */
+function fingerprint(
+  entries: readonly { id: string }[],
+  ...definitions: (readonly { updatedAt: string }[])[]
+): string {
+  const newest = entries.reduce((max, e) => (e.id > max ? e.id : max), '');
+  return [entries.length, newest, ...definitions.flat().map((d) => d.updatedAt)].join();
+}
+
+function find(host: HTMLElement, words: string | RegExp): HTMLElement | undefined {
+  const all = [...host.querySelectorAll<HTMLElement>('button, a, label.file')];
+  return all.find((el) => {
+    const shown = `${spaced(el.textContent)} ${el.getAttribute('aria-label') ?? ''}`;
+    return typeof words === 'string' ? shown.includes(words) : words.test(shown);
+  });
+}
+
+function missing(host: HTMLElement, words: string | RegExp): never {
+  const all = [...host.querySelectorAll('button, a')].map((el) => spaced(el.textContent)).join(' | ');
+  throw new Error(`No button says ${String(words)}. There are: ${all}`);
+}
+
+function spaced(text: string | null): string {
+  return (text ?? '').replace(/[\s\u2009]+/g, ' ').trim();
+}

@@ -1,0 +1,127 @@
+import { buildHouse, dueItems, hollinRow, isOn, lastFraction, nextCutMs, type Entry, type House, type Records } from '../index.js';
+import type { Said } from '../demo/demo-builder.js';
+import { DAY_MS, MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+
+const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
+const records = hollinRow(NOW, NOW - 9 * 3_600_000);
+const house = buildHouse(records);
+const entry = entryMaker();
+
+function after(...said: readonly (readonly [atMs: number, said: Said])[]): House {
+  const more = said.map(([atMs, words]): Entry => entry(atMs, words));
+  return buildHouse({ ...records, entries: [...records.entries, ...more] } satisfies Records);
+}
+
+const texts = (h: House, nowMs = NOW) => dueItems(h, nowMs).map((d) => d.text);
+const batch = (h: House, code: string) => h.batches.find((b) => b.code === code)!;
+const cook14 = house.cooks.find((c) => c.cook.number === 14)!;
+
+describe('what is due in the made-up household', () => {
+  it('comes soonest first, each at its place', () => {
+    const due = dueItems(house, NOW);
+    expect([...due].sort((a, b) => a.atMs - b.atMs).map((d) => d.text)).toEqual(due.map((d) => d.text));
+    expect(due.find((d) => d.text.startsWith('Heat off'))!.place).toBe('stove');
+    expect(due.find((d) => d.text.startsWith('Shake G27'))!.place).toBe('shelf');
+    expect(due.find((d) => d.text === 'Harvest B28-2')!.place).toBe('tent');
+  });
+
+  it('shakes only what is sound, runs and was not shaken', () => {
+    expect(texts(house).find((t) => t.startsWith('Shake'))).toBe('Shake G27, 36 jars');
+    const sound = batch(house, 'G27').vessels.filter((v) => v.state.suspect === undefined);
+    const shaken = after([NOW, { kind: 'shaken', vesselIds: sound.map((v) => v.vessel.id) }]);
+    expect(texts(shaken).some((t) => t.startsWith('Shake'))).toBeFalse();
+  });
+
+  it('does not ask for vessels in the fridge', () => {
+    expect(texts(house).some((t) => t.includes('G25'))).toBeFalse();
+  });
+
+  it('asks to look again four days after the last look', () => {
+    const g26 = batch(house, 'G26').vessels;
+    const looked = after(...g26.map((v) => [NOW, { kind: 'inspected', vesselIds: [v.vessel.id], fraction: 0.94 }] as const));
+    const look = dueItems(looked, NOW).find((d) => d.text === 'Look at G26')!;
+    expect(look.atMs).toBeGreaterThanOrEqual(NOW);
+    expect(look.atMs).toBeLessThanOrEqual(NOW + 4 * DAY_MS);
+  });
+});
+
+describe('a cook asks for its next deed', () => {
+  it('heat off when the hold is over, and then to be opened, and then for its jars', () => {
+    const heatOff = dueItems(house, NOW).find((d) => d.text === 'Heat off, cook 14')!;
+    expect(heatOff.exact).toBeTrue();
+    const atPressure = cook14.state.atPressureMs!;
+    expect(heatOff.atMs).toBe(atPressure + cook14.cook.holdMinutes * MINUTE_MS);
+    const off = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }]);
+    const open = dueItems(off, NOW).find((d) => d.text === 'Open cook 14')!;
+    expect(open.atMs).toBeCloseTo(NOW + cook14.cook.openAfterMinutes * MINUTE_MS, -3);
+    const opened = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }], [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }]);
+    const inoculate = dueItems(opened, NOW + 71 * MINUTE_MS).find((d) => d.text === 'Inoculate G28')!;
+    expect(inoculate.place).toBe('box');
+    expect(inoculate.atMs).toBeGreaterThan(NOW + 5 * 60 * MINUTE_MS);
+  });
+
+  it('to be seen to at once when pressure is lost', () => {
+    const lost = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'pressureLost' }]);
+    expect(texts(lost)).toContain('Pressure is lost, cook 14');
+  });
+
+  it('for another cook when it boiled dry', () => {
+    const dry = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'boiledDry' }]);
+    expect(texts(dry)).toContain('Load a cook: G28');
+    expect(dry.cooks.filter(isOn)).toEqual([]);
+  });
+
+  it('sooner when a thermometer says that the core is cool', () => {
+    const off: [number, Said] = [NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }];
+    const open: [number, Said] = [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }];
+    const coolMs = (h: House) => h.cooks.find((c) => c.cook.number === 14)!.coreCoolMs!;
+    const predicted = coolMs(after(off, open));
+    const readAt = NOW + 3 * 3_600_000;
+    const warm = coolMs(after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 34 }]));
+    const cold = coolMs(after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 27 }]));
+    expect(cold).toBe(readAt);
+    expect(warm).toBeGreaterThan(readAt + 60 * MINUTE_MS);
+    expect(warm).toBeLessThan(predicted + 120 * MINUTE_MS);
+  });
+});
+
+describe('a block asks', () => {
+  const b28 = batch(house, 'B28').vessels;
+
+  it('to be cut six days after its pins, and rests after a harvest', () => {
+    const pinned = b28[1]!;
+    expect(nextCutMs(pinned)).toBe(Date.parse(pinned.state.pinnedAt!) + 6 * DAY_MS);
+    const cut = after([NOW, { kind: 'harvested', vesselIds: [pinned.vessel.id], massG: 300 }]);
+    expect(nextCutMs(batch(cut, 'B28').vessels[1]!)).toBe(NOW + 14 * DAY_MS);
+  });
+
+  it('to be opened when it has run full', () => {
+    const spawned = batch(house, 'B12').vessels;
+    expect(spawned.every((v) => lastFraction(v) === 1)).toBeTrue();
+    expect(nextCutMs(house.vesselById.get(batch(house, 'G26').vessels[0]!.vessel.id)!)).toBeUndefined();
+  });
+
+  it('for nothing when it is spent', () => {
+    const spent = after([NOW, { kind: 'discarded', vesselIds: b28.map((v) => v.vessel.id), reason: 'spent' }]);
+    expect(texts(spent).some((t) => t.includes('B28'))).toBeFalse();
+  });
+});
+
+describe('a batch on its way to the jars', () => {
+  const made = batch(house, 'G28').batch;
+  const only = (steps: readonly ('soak' | 'simmer' | 'drain')[]): House => {
+    const own = records.entries.filter((e) => e.kind === 'batchMade' && e.batchId === made.id);
+    const done = steps.map((step, i) => entry(NOW - (steps.length - i) * 3_600_000, { kind: 'stepDone', batchId: made.id, step }));
+    return buildHouse({ ...records, entries: [...own, ...done], cooks: [] });
+  };
+
+  it('asks for its first step at once and for the next when the wait is over', () => {
+    expect(dueItems(only([]), NOW)[0]!.text).toBe('Start soak, G28');
+    const soaking = dueItems(only(['soak']), NOW)[0]!;
+    expect(soaking.text).toBe('Start simmer, G28');
+    expect(soaking.atMs).toBe(NOW - 3_600_000 + 14 * 3_600_000);
+    expect(soaking.exact).toBeTrue();
+    expect(dueItems(only(['soak', 'simmer']), NOW)[0]!.text).toBe('Drain, G28');
+    expect(dueItems(only(['soak', 'simmer', 'drain']), NOW)[0]!.text).toBe('Dry enough, G28');
+  });
+});
