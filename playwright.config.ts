@@ -19,6 +19,7 @@ export default defineConfig({
     timezoneId: 'Europe/London',
     locale: 'en-US',
     acceptDownloads: true,
+    actionTimeout: 15_000,
     launchOptions: {
       executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu'],

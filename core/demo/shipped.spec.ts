@@ -1,4 +1,17 @@
-import { TABLE_NAMES, expectedFraction, fitColonization, hydrationSteps, planCook, readRow, resolveFormula, scaleFormula, shippedDefinitions, tradeHold, usualDoseMl, usualSpawnG } from '../index.js';
+import {
+  TABLE_NAMES,
+  expectedFraction,
+  fitColonization,
+  hydrationSteps,
+  planCook,
+  readRow,
+  resolveFormula,
+  scaleFormula,
+  shippedDefinitions,
+  tradeHold,
+  usualDoseMl,
+  usualSpawnG,
+} from '../index.js';
 import { START_MS } from '../testing/sample-house.js';
 
 const shipped = shippedDefinitions(new Date(START_MS).toISOString());
@@ -6,9 +19,11 @@ const shipped = shippedDefinitions(new Date(START_MS).toISOString());
 describe('what ships', () => {
   it('satisfies its schemas and names no id twice', () => {
     for (const table of TABLE_NAMES) {
-      const ids = shipped[table].map((row) => row.id as string);
+      const ids = shipped[table].map((row) => row.id);
       expect(new Set(ids).size).withContext(table).toBe(ids.length);
-      shipped[table].forEach((row) => expect(readRow(table, row).ok).withContext(`${table} ${row.id}`).toBeTrue());
+      shipped[table].forEach((row) =>
+        expect(readRow(table, row).ok).withContext(`${table} ${row.id}`).toBeTrue(),
+      );
     }
   });
 
@@ -55,8 +70,16 @@ describe('what ships', () => {
     for (const appliance of shipped.appliances) {
       for (const [id, places] of Object.entries(appliance.places)) {
         const vessel = shipped.vesselTypes.find((v) => v.id === id)!;
-        const plan = planCook({ appliance, house: { altitudeM: 0, roomC: 20 }, vessel, count: places, vesselWetG: 420 });
-        expect(plan.water.startMl).withContext(`${appliance.id} ${id}`).toBeGreaterThanOrEqual(appliance.leastWaterMl);
+        const plan = planCook({
+          appliance,
+          house: { altitudeM: 0, roomC: 20 },
+          vessel,
+          count: places,
+          vesselWetG: 420,
+        });
+        expect(plan.water.startMl)
+          .withContext(`${appliance.id} ${id}`)
+          .toBeGreaterThanOrEqual(appliance.leastWaterMl);
         expect(plan.water.startMl).toBeLessThanOrEqual(appliance.mostWaterMl);
         expect(plan.holdMinutes).toBeGreaterThanOrEqual(tradeHold(vessel).minutes);
       }
@@ -65,10 +88,16 @@ describe('what ships', () => {
 
   it('has species whose usual range is a forecast that a look can move', () => {
     for (const species of shipped.species) {
-      const prior = { fullDay: species.grainFullDay.value, low: species.grainFullDay.low, high: species.grainFullDay.high };
+      const prior = {
+        fullDay: species.grainFullDay.value,
+        low: species.grainFullDay.low,
+        high: species.grainFullDay.high,
+      };
       const before = fitColonization([], { prior });
       const day = Math.round(prior.fullDay * 0.5);
-      const ahead = fitColonization([{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }], { prior });
+      const ahead = fitColonization([{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }], {
+        prior,
+      });
       expect(ahead.fullDay).withContext(species.id).toBeLessThan(before.fullDay);
     }
   });

@@ -1,4 +1,14 @@
-import { buildHouse, dueItems, hollinRow, isOn, lastFraction, nextCutMs, type Entry, type House, type Records } from '../index.js';
+import {
+  buildHouse,
+  dueItems,
+  hollinRow,
+  isOn,
+  lastFraction,
+  nextCutMs,
+  type Entry,
+  type House,
+  type Records,
+} from '../index.js';
 import type { Said } from '../demo/demo-builder.js';
 import { DAY_MS, MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
@@ -38,7 +48,12 @@ describe('what is due in the made-up household', () => {
 
   it('asks to look again four days after the last look', () => {
     const g26 = batch(house, 'G26').vessels;
-    const looked = after(...g26.map((v) => [NOW, { kind: 'inspected', vesselIds: [v.vessel.id], fraction: 0.94 }] as const));
+    const looked = after(
+      ...g26.map((v): [number, Said] => [
+        NOW,
+        { kind: 'inspected', vesselIds: [v.vessel.id], fraction: 0.94 },
+      ]),
+    );
     const look = dueItems(looked, NOW).find((d) => d.text === 'Look at G26')!;
     expect(look.atMs).toBeGreaterThanOrEqual(NOW);
     expect(look.atMs).toBeLessThanOrEqual(NOW + 4 * DAY_MS);
@@ -54,7 +69,10 @@ describe('a cook asks for its next deed', () => {
     const off = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }]);
     const open = dueItems(off, NOW).find((d) => d.text === 'Open cook 14')!;
     expect(open.atMs).toBeCloseTo(NOW + cook14.cook.openAfterMinutes * MINUTE_MS, -3);
-    const opened = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }], [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }]);
+    const opened = after(
+      [NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }],
+      [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }],
+    );
     const inoculate = dueItems(opened, NOW + 71 * MINUTE_MS).find((d) => d.text === 'Inoculate G28')!;
     expect(inoculate.place).toBe('box');
     expect(inoculate.atMs).toBeGreaterThan(NOW + 5 * 60 * MINUTE_MS);
@@ -73,12 +91,19 @@ describe('a cook asks for its next deed', () => {
 
   it('sooner when a thermometer says that the core is cool', () => {
     const off: [number, Said] = [NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }];
-    const open: [number, Said] = [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }];
+    const open: [number, Said] = [
+      NOW + 70 * MINUTE_MS,
+      { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' },
+    ];
     const coolMs = (h: House) => h.cooks.find((c) => c.cook.number === 14)!.coreCoolMs!;
     const predicted = coolMs(after(off, open));
     const readAt = NOW + 3 * 3_600_000;
-    const warm = coolMs(after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 34 }]));
-    const cold = coolMs(after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 27 }]));
+    const warm = coolMs(
+      after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 34 }]),
+    );
+    const cold = coolMs(
+      after(off, open, [readAt, { kind: 'coreRead', cookId: cook14.cook.id, celsius: 27 }]),
+    );
     expect(cold).toBe(readAt);
     expect(warm).toBeGreaterThan(readAt + 60 * MINUTE_MS);
     expect(warm).toBeLessThan(predicted + 120 * MINUTE_MS);
@@ -102,7 +127,10 @@ describe('a block asks', () => {
   });
 
   it('for nothing when it is spent', () => {
-    const spent = after([NOW, { kind: 'discarded', vesselIds: b28.map((v) => v.vessel.id), reason: 'spent' }]);
+    const spent = after([
+      NOW,
+      { kind: 'discarded', vesselIds: b28.map((v) => v.vessel.id), reason: 'spent' },
+    ]);
     expect(texts(spent).some((t) => t.includes('B28'))).toBeFalse();
   });
 });
@@ -111,7 +139,9 @@ describe('a batch on its way to the jars', () => {
   const made = batch(house, 'G28').batch;
   const only = (steps: readonly ('soak' | 'simmer' | 'drain')[]): House => {
     const own = records.entries.filter((e) => e.kind === 'batchMade' && e.batchId === made.id);
-    const done = steps.map((step, i) => entry(NOW - (steps.length - i) * 3_600_000, { kind: 'stepDone', batchId: made.id, step }));
+    const done = steps.map((step, i) =>
+      entry(NOW - (steps.length - i) * 3_600_000, { kind: 'stepDone', batchId: made.id, step }),
+    );
     return buildHouse({ ...records, entries: [...own, ...done], cooks: [] });
   };
 

@@ -44,7 +44,7 @@ describe('the Box', () => {
     });
 
     it('offers the newest source first, and one that fed bad jars last and marked', () => {
-      const codes = [...box.host.querySelectorAll('.source nw-plaque')].map((p) => p.textContent!.trim());
+      const codes = [...box.host.querySelectorAll('.source nw-plaque')].map((p) => p.textContent.trim());
       expect(codes[0]).toBe('L12-1');
       expect(codes.at(-1)).toBe('L6-1');
       expect(box.text()).toContain('6 of 9 it fed went bad');

@@ -7,7 +7,7 @@ describe('the Desk', () => {
   afterEach(() => setup.close());
 
   const weighed = (desk: Rendered<Desk>) =>
-    [...desk.host.querySelectorAll('td.mass')].map((td) => (td.textContent ?? '').replace(/\s/g, ''));
+    [...desk.host.querySelectorAll('td.mass')].map((td) => td.textContent.replace(/\s/g, ''));
   const blank = (name: string) => `input[aria-label="${name}"]`;
 
   describe('in an empty house', () => {
@@ -114,7 +114,7 @@ describe('the Desk', () => {
     it('shows where everything under way falls, newest first', async () => {
       setup = await demoHouse();
       const desk = await render(Desk);
-      const codes = [...desk.host.querySelectorAll('.lines nw-plaque')].map((p) => p.textContent!.trim());
+      const codes = [...desk.host.querySelectorAll('.lines nw-plaque')].map((p) => p.textContent.trim());
       expect(codes).toEqual(['G28', 'G27', 'G26', 'B28', 'B27']);
       expect(desk.text()).toContain('in the canner, then inoculate');
       expect(desk.text()).toContain('The canner is free from about');

@@ -8,7 +8,11 @@ describe('the Shelf', () => {
   let shelf: Rendered<Shelf>;
   afterEach(() => setup.close());
 
-  const jar = (code: string) => setup.house().batches.flatMap((b) => b.vessels).find((v) => v.code === code)!;
+  const jar = (code: string) =>
+    setup
+      .house()
+      .batches.flatMap((b) => b.vessels)
+      .find((v) => v.code === code)!;
   const press = (label: RegExp) => shelf.press(label);
 
   it('says where jars come from when there are none', async () => {
@@ -27,7 +31,7 @@ describe('the Shelf', () => {
     it('groups jars by batch and cook, fourteen a plank, with what each group needs in a word', () => {
       const planks = [...shelf.host.querySelectorAll('.plank')];
       expect(planks.map((p) => p.querySelectorAll('.jar').length)).toEqual([14, 14, 12, 7]);
-      const names = planks.map((p) => p.querySelector('.name')!.textContent!.replace(/\s+/g, ' ').trim());
+      const names = planks.map((p) => p.querySelector('.name')!.textContent.replace(/\s+/g, ' ').trim());
       expect(names[0]).toMatch(/Cook 11 ?4 bad/);
       expect(names[1]).toMatch(/Cook 12 ?shake/);
     });
@@ -35,7 +39,9 @@ describe('the Shelf', () => {
     it('names trouble with its word, its letter and where it comes from', () => {
       expect(shelf.has('G27-3, wet rot')).toBe(true);
       expect(shelf.text()).toContain('4 pint jars of wet rot');
-      expect(shelf.text()).toContain('All from cook 11, vented 1 min; none of 26 from the others. Keep them shut, take them outdoors.');
+      expect(shelf.text()).toContain(
+        'All from cook 11, vented 1 min; none of 26 from the others. Keep them shut, take them outdoors.',
+      );
       expect(shelf.text()).toContain('W wet rot.');
     });
 
@@ -53,7 +59,9 @@ describe('the Shelf', () => {
 
     it('takes the bad ones out in one press', async () => {
       await press(/Taken out, all 4/);
-      expect(jar('G27-3').state).toEqual(jasmine.objectContaining({ phase: 'gone', goneBecause: 'contaminated' }));
+      expect(jar('G27-3').state).toEqual(
+        jasmine.objectContaining({ phase: 'gone', goneBecause: 'contaminated' }),
+      );
       expect(shelf.host.querySelectorAll('.jar.bad').length).toBe(0);
     });
 
@@ -109,10 +117,20 @@ describe('the Shelf', () => {
     });
 
     it('never lets the forecast take back what was seen', async () => {
-      const before = new Map(setup.house().batches.flatMap((b) => b.vessels.map((v) => [v.code, v.state.marks.at(-1)?.fraction ?? 0] as const)));
+      const before = new Map(
+        setup
+          .house()
+          .batches.flatMap((b) =>
+            b.vessels.map((v) => [v.code, v.state.marks.at(-1)?.fraction ?? 0] as const),
+          ),
+      );
       await press(/Walk the shelf/);
       await press(/All the rest as forecast/);
-      for (let i = 0; i < 40 && (jar('G26-7').state.lastLookAt ?? '') < new Date(Date.now() - 60_000).toISOString(); i++) {
+      for (
+        let i = 0;
+        i < 40 && (jar('G26-7').state.lastLookAt ?? '') < new Date(Date.now() - 60_000).toISOString();
+        i++
+      ) {
         await shelf.settle();
       }
       for (const view of setup.house().batches.find((b) => b.code === 'G26')!.vessels) {
@@ -123,7 +141,9 @@ describe('the Shelf', () => {
 
   it('keeps a used-up jar off the planks', async () => {
     setup = await demoHouse();
-    const codes = shelfBatches(setup.house(), 'fridge', Date.now()).flatMap((b) => b.planks.flatMap((p) => p.jars.map((j) => j.view.code)));
+    const codes = shelfBatches(setup.house(), 'fridge', Date.now()).flatMap((b) =>
+      b.planks.flatMap((p) => p.jars.map((j) => j.view.code)),
+    );
     expect(codes).toContain('G17-7');
     expect(codes).not.toContain('G17-1');
   });

@@ -8,10 +8,16 @@ describe('the Tent', () => {
   let tent: Rendered<Tent>;
   afterEach(() => setup.close());
 
-  const block = (code: string) => setup.house().batches.flatMap((b) => b.vessels).find((v) => v.code === code)!;
+  const block = (code: string) =>
+    setup
+      .house()
+      .batches.flatMap((b) => b.vessels)
+      .find((v) => v.code === code)!;
   const type = async (digits: string) => {
     for (const digit of digits) {
-      const key = [...tent.host.querySelectorAll<HTMLButtonElement>('.pad button')].find((b) => b.textContent!.trim() === digit)!;
+      const key = [...tent.host.querySelectorAll<HTMLButtonElement>('.pad button')].find(
+        (b) => b.textContent.trim() === digit,
+      )!;
       key.click();
     }
     await tent.settle();
@@ -20,7 +26,9 @@ describe('the Tent', () => {
   it('says how blocks get here when there are none', async () => {
     setup = await furnishedHouse();
     tent = await render(Tent);
-    expect(tent.text()).toContain('No blocks here yet. Make a bulk batch at the Desk, cook it, and spawn it in the Box.');
+    expect(tent.text()).toContain(
+      'No blocks here yet. Make a bulk batch at the Desk, cook it, and spawn it in the Box.',
+    );
   });
 
   describe('of the made-up household', () => {
@@ -31,7 +39,9 @@ describe('the Tent', () => {
 
     it('shows every block with its word and what comes', () => {
       expect(tent.text()).toContain('black poplar and king oyster, 6 blocks');
-      const words = [...tent.host.querySelectorAll('.block')].map((b) => b.textContent!.replace(/\s+/g, ' ').trim());
+      const words = [...tent.host.querySelectorAll('.block')].map((b) =>
+        b.textContent.replace(/\s+/g, ' ').trim(),
+      );
       expect(words[0]).toMatch(/B28-1 ?resting ?304 g on/);
       expect(words[1]).toMatch(/B28-2 ?cut today ?Cut while the rims are turned down/);
       expect(words[2]).toMatch(/B28-3 ?pins ?cut about/);
@@ -97,7 +107,9 @@ describe('the Tent', () => {
 
   it('speaks of a usual range only from three blocks on', async () => {
     setup = await demoHouse();
-    expect(usualRange(block('B28-2'), setup.house())!.low).toBeLessThan(usualRange(block('B28-2'), setup.house())!.high);
+    expect(usualRange(block('B28-2'), setup.house())!.low).toBeLessThan(
+      usualRange(block('B28-2'), setup.house())!.high,
+    );
     expect(usualRange(block('B27-1'), setup.house())).toBeUndefined();
   });
 });

@@ -1,0 +1,134 @@
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render } from '../../testing/render';
+import { Archive } from './archive';
+import { Cultures } from './cultures';
+import { Ledger } from './ledger';
+import { LineageView } from './lineage';
+import { lineagePicture, wayBack } from './lineage-model';
+import { Settings } from './settings';
+
+describe('the Ledger', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('opens on the lineage, and on the part that the address names', async () => {
+    setup = await demoHouse();
+    const ledger = await render(Ledger);
+    expect(ledger.host.querySelector('nw-lineage')).not.toBeNull();
+    await ledger.set('tab', 'settings');
+    expect(ledger.host.querySelector('nw-settings')).not.toBeNull();
+    expect(ledger.button('Settings').getAttribute('aria-current')).toBe('page');
+    await ledger.set('tab', 'nonsense');
+    expect(ledger.host.querySelector('nw-lineage')).not.toBeNull();
+  });
+
+  describe('lineage', () => {
+    it('goes back from a block to the clone, jars of one batch in one step', async () => {
+      setup = await demoHouse();
+      const view = setup.house().batches.find((b) => b.code === 'B12')!.vessels[1]!;
+      const way = wayBack(view, setup.house()).map((s) => s.views.map((v) => v.code).join(' '));
+      expect(way).toEqual(['B12-2', 'G14-1 G14-2 G14-3 G14-4', 'L5-1', 'A12-1', 'A3-1']);
+    });
+
+    it('draws every batch of the family once, in time, with no two on one spot', async () => {
+      setup = await demoHouse();
+      const l6 = setup.house().batches.find((b) => b.code === 'L6')!.vessels[0]!;
+      const picture = lineagePicture(l6, setup.house());
+      expect(picture.nodes.map((n) => n.view.code)).toEqual(['A3', 'A12', 'L6', 'G15', 'G16']);
+      picture.nodes.slice(1).forEach((n, i) => expect(n.x).toBeGreaterThanOrEqual(picture.nodes[i]!.x));
+      const spots = new Set(picture.nodes.map((n) => `${n.lane} ${Math.round(n.x * 10)}`));
+      expect(spots.size).toBe(picture.nodes.length);
+      expect(picture.edges.filter((e) => e.bad).map((e) => `${e.from.view.code} ${e.to.view.code}`)).toEqual([
+        'L6 G15',
+        'L6 G16',
+      ]);
+    });
+
+    it('says in words what a culture fed and what became of it', async () => {
+      setup = await demoHouse();
+      const lineage = await render(LineageView, { open: 'L6-1' });
+      expect(lineage.text()).toMatch(/It fed ?9 ?vessels\./);
+      expect(lineage.text()).toContain('6 of them went bad.');
+      await lineage.set('open', 'B12-2');
+      expect(lineage.text()).toMatch(/\d+ g and \d+ g: \d+ % biological efficiency/);
+    });
+
+    it('has words for an empty house', async () => {
+      setup = await furnishedHouse();
+      const lineage = await render(LineageView);
+      expect(lineage.text()).toContain('Nothing has a lineage yet.');
+    });
+  });
+
+  it('lists cultures with what is left and what went bad', async () => {
+    setup = await demoHouse();
+    const cultures = await render(Cultures);
+    const rows = [...cultures.host.querySelectorAll('tbody tr')].map((r) =>
+      r.textContent.replace(/\s+/g, ' ').trim(),
+    );
+    expect(rows.find((r) => r.startsWith('L6-1'))).toContain('9 vessels, 6 went bad');
+    expect(rows.find((r) => r.startsWith('L12-1'))).toMatch(/350 ml ?nothing yet/);
+  });
+
+  describe('archive', () => {
+    it('counts what it holds, and wipes only after the word was typed', async () => {
+      setup = await demoHouse();
+      const archive = await render(Archive);
+      expect(archive.text()).toMatch(/\d+ batches, \d+ vessels, 14 cooks, \d+ entries/);
+      const wipe = archive.button('Wipe everything') as HTMLButtonElement;
+      expect(wipe.disabled).toBe(true);
+      await archive.type('input.field', 'Wipe');
+      expect(wipe.disabled).toBe(true);
+      await archive.type('input.field', 'wipe');
+      expect(wipe.disabled).toBe(false);
+      wipe.click();
+      await until(setup.store, (h) => h.records.entries.length === 0);
+      expect(await setup.db.rows('household').count()).toBe(0);
+    });
+  });
+
+  describe('settings', () => {
+    it('keep a figure within its range and refuse one outside by name', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      await settings.type('#altitude', '640');
+      expect(setup.house().household!.altitudeM).toBe(640);
+      await settings.type('#altitude', '9000');
+      expect(settings.text()).toContain(
+        'Altitude must be between -430 and 5100 m. You gave 9000 m. Nothing was changed.',
+      );
+      await settings.type('#altitude', 'high');
+      expect(settings.text()).toContain('Altitude must be a number. You typed “high”.');
+      expect(setup.house().household!.altitudeM).toBe(640);
+    });
+
+    it('take a barometer, and leave it again when it is emptied', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      await settings.type('#barometer', '939');
+      expect(setup.house().household!.barometerKPa).toBeCloseTo(93.9, 9);
+      await settings.type('#barometer', '');
+      expect(setup.house().household!.barometerKPa).toBeUndefined();
+    });
+
+    it('let one cooker lead the plans', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      const radios = [...settings.host.querySelectorAll<HTMLInputElement>('input[type=radio]')];
+      radios[1]!.checked = true;
+      radios[1]!.dispatchEvent(new Event('change'));
+      await until(
+        setup.store,
+        (h) =>
+          h.records.appliances
+            .filter((a) => a.inUse)
+            .map((a) => a.id)
+            .join() === 'multi-cooker',
+      );
+      await settings.type('#multi-cooker-quart-jar', '2');
+      expect(setup.house().records.appliances.find((a) => a.id === 'multi-cooker')!.places['quart-jar']).toBe(
+        2,
+      );
+    });
+  });
+});

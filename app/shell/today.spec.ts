@@ -1,0 +1,117 @@
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
+import { TestBed } from '@angular/core/testing';
+import { startOfDay } from 'date-fns';
+import { dueItems, isLate } from '../../core/index';
+import { Scribe } from '../data/scribe';
+import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
+import { render } from '../testing/render';
+import { Correct } from './correct';
+import { Day } from './day';
+import { Find } from './find';
+import { KeyList } from './key-list';
+import { Keys } from './keys';
+import { Today } from './today';
+
+describe('the Today line', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  function dueNow() {
+    const now = Date.now();
+    const due = dueItems(setup.house(), now);
+    return { due, late: due.filter((d) => isLate(d, now, startOfDay(now).getTime())) };
+  }
+
+  it('shows what is due with its place, and the last entry with its undo', async () => {
+    setup = await demoHouse();
+    const today = await render(Today, dueNow());
+    expect(today.text()).toContain('Harvest B28-2');
+    expect(today.text()).toContain('Heat off, cook 14');
+    expect(today.text()).toContain('cook 14: At pressure');
+    await today.press('Undo');
+    expect(today.text()).toContain('Taken back.');
+    expect(setup.house().cooks.at(-1)!.state.phase).toBe('comingUp');
+    await today.press('Put back');
+    expect(setup.house().cooks.at(-1)!.state.phase).toBe('holding');
+  });
+
+  it('says that nothing is due', async () => {
+    setup = await furnishedHouse();
+    const today = await render(Today, dueNow());
+    expect(today.text()).toContain('Nothing due today.');
+    expect(today.has('Undo')).toBe(false);
+  });
+
+  it('cuts no word: what does not fit is counted', async () => {
+    setup = await demoHouse();
+    const today = await render(Today, dueNow());
+    document.body.append(today.host);
+    today.host.style.width = '640px';
+    await today.settle();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    const line = today.host.querySelector('.line')!.getBoundingClientRect();
+    const shown = [...today.host.querySelectorAll<HTMLElement>('.item:not(.hidden)')];
+    shown.forEach((item) => expect(item.getBoundingClientRect().right).toBeLessThanOrEqual(line.right + 1));
+    expect(shown.length).toBeLessThan(today.host.querySelectorAll('.item').length);
+    today.host.remove();
+  });
+
+  describe('its dialogs', () => {
+    let closed: number;
+    const ref = { provide: MatDialogRef, useValue: { close: () => closed++ } };
+    beforeEach(() => {
+      closed = 0;
+    });
+
+    it('Correct moves the last entry by minutes', async () => {
+      setup = await demoHouse(ref);
+      const before = setup.house().cooks.at(-1)!.state.atPressureMs!;
+      const correct = await render(Correct);
+      expect(correct.text()).toContain('When was it really?');
+      await correct.press('−2 min');
+      expect(setup.house().cooks.at(-1)!.state.atPressureMs).toBe(before - 120_000);
+      expect(closed).toBe(1);
+      expect(TestBed.inject(Scribe).last()!.entry.kind).toBe('cookStep');
+    });
+
+    it('Correct refuses what is no date and changes nothing', async () => {
+      setup = await demoHouse(ref);
+      const count = await setup.db.rows('entries').count();
+      const correct = await render(Correct);
+      await correct.type('input', '');
+      await correct.press('It was then');
+      expect(correct.text()).toContain('When must be a date and a time. Nothing was changed.');
+      expect(await setup.db.rows('entries').count()).toBe(count);
+    });
+
+    it('Find knows codes and words, and says where a thing is', async () => {
+      setup = await demoHouse(ref);
+      const find = await render(Find);
+      await find.type('input', 'g27-3');
+      expect(find.button(/^G27-3 /).textContent).toContain('Shelf');
+      await find.type('input', 'king');
+      expect(find.text()).toContain('King oyster');
+      await find.type('input', 'zzzz');
+      expect(find.text()).toContain('Nothing is called that.');
+      await find.type('input', 'B28');
+      await find.press(/^B28 /);
+      expect(closed).toBe(1);
+    });
+
+    it('the day groups by place, late things named as late', async () => {
+      const data = { due: [], late: [] } as { due: unknown; late: unknown };
+      setup = await demoHouse(ref, { provide: MAT_DIALOG_DATA, useValue: data });
+      Object.assign(data, dueNow());
+      const day = await render(Day);
+      const heads = [...day.host.querySelectorAll('h3')].map((h) => h.textContent);
+      expect(heads).toEqual(['Stove', 'Shelf', 'Tent']);
+    });
+
+    it('the keys are listed with what they do', async () => {
+      setup = await furnishedHouse(ref);
+      TestBed.inject(Keys).add([{ key: 'u', words: 'Undo the last entry', act: () => undefined }]);
+      const list = await render(KeyList);
+      expect(list.text()).toMatch(/u ?Undo the last entry/);
+    });
+  });
+});
