@@ -58,7 +58,7 @@ module.exports = {
     {
       name: 'dexie-in-data',
       severity: 'error',
-      from: { path: '^app/', pathNot: '^app/(data|testing)/' },
+      from: { path: '^app/', pathNot: '^app/data/' },
       to: { path: 'node_modules/dexie/' },
     },
     {

@@ -1,21 +1,40 @@
 import { Injectable, inject } from '@angular/core';
-import { TABLE_NAMES, type Records, type TableName } from '../../core/index';
+import { MOST_ARCHIVE_BYTES, TABLE_NAMES, type Records, type TableName } from '../../core/index';
 import { ArchiveWorker } from '../workers/archive-client';
 import { HOUSE_DB, type HouseDb } from './house-db';
+import { WHICH_HOUSE } from './which-house';
 
 /** Everything out to one file, everything away, everything back. Packing happens in a worker. */
 @Injectable({ providedIn: 'root' })
 export class ArchiveService {
   private readonly db = inject(HOUSE_DB);
   private readonly worker = inject(ArchiveWorker);
+  private readonly which = inject(WHICH_HOUSE);
 
   async write(): Promise<Uint8Array> {
     return this.worker.write(await readAllRecords(this.db), new Date().toISOString());
   }
 
-  /** Reads a file without keeping anything. @throws Error with words for the person */
-  read(bytes: Uint8Array): Promise<Records> {
-    return this.worker.parse(bytes);
+  /**
+   * Reads a file of this kind of house without keeping anything.
+   * @throws Error with words for the person
+   */
+  async open(file: File): Promise<Records> {
+    if (file.size > MOST_ARCHIVE_BYTES) {
+      throw new Error(
+        `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB.`,
+      );
+    }
+    const records = await this.worker.parse(new Uint8Array(await file.arrayBuffer()));
+    const isMadeUp = records.household[0]?.madeUp ?? false;
+    if (isMadeUp !== this.which.madeUp) {
+      throw new Error(
+        isMadeUp
+          ? 'This archive is of the made-up household, which never mixes with your own.'
+          : 'This archive is of a real house, which never mixes with the made-up one.',
+      );
+    }
+    return records;
   }
 
   /** Adds an archive to what is here: facts by union, definitions by latest change. In one transaction. */

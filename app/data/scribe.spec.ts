@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { resolveFormula, scaleFormula, type BatchId, type Household } from '../../core/index';
+import { resolveFormula, scaleFormula, type BatchId } from '../../core/index';
 import { Notices } from './notices';
 import { Scribe } from './scribe';
 import { SettingsService } from './settings-service';
@@ -90,12 +90,33 @@ describe('the scribe', () => {
 
   it('keeps a setting only when its schema does', async () => {
     const settings = TestBed.inject(SettingsService);
-    const household = setup.house().household!;
-    expect(await settings.keep('household', { ...household, altitudeM: 640 })).toBe(true);
-    expect(await settings.keep('household', { ...household, altitudeM: 99_999 } satisfies Household)).toBe(
-      false,
-    );
+    expect(await settings.change('household', 'household', { altitudeM: 640 })).toBe(true);
+    expect(await settings.change('household', 'household', { altitudeM: 99_999 })).toBe(false);
     await until(setup.store, (h) => h.household!.altitudeM === 640);
     expect(TestBed.inject(Notices).current()!.text).toContain('Altitude (m)');
+  });
+
+  it('loses neither of two settings that are changed at once', async () => {
+    const settings = TestBed.inject(SettingsService);
+    const both = await Promise.all([
+      settings.change('household', 'household', { pressureUnit: 'kPa' }),
+      settings.change('household', 'household', { massUnit: 'oz' }),
+    ]);
+    expect(both).toEqual([true, true]);
+    const house = await until(
+      setup.store,
+      (h) => h.household!.massUnit === 'oz' && h.household!.pressureUnit === 'kPa',
+    );
+    expect(house.household!.altitudeM).toBe(0);
+  });
+
+  it('notes two entries of one moment in the order in which they were said', async () => {
+    const batchId = await madeBatch();
+    await Promise.all([
+      scribe.say({ kind: 'stepDone', batchId, step: 'soak' }),
+      scribe.say({ kind: 'stepDone', batchId, step: 'simmer' }),
+    ]);
+    await until(setup.store, (h) => h.batches[0]!.lastStep === 'simmer');
+    expect(scribe.last()!.entry).toEqual(jasmine.objectContaining({ step: 'simmer' }));
   });
 });

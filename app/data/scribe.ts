@@ -53,6 +53,7 @@ export class Scribe {
   private readonly store = inject(HouseStore);
   private readonly notices = inject(Notices);
   private readonly time = inject(Time);
+  private lastMs = 0;
 
   readonly last = computed<LastEntry | undefined>(() => {
     const house = this.store.house();
@@ -180,8 +181,10 @@ export class Scribe {
     return { at: notedAt, ...said, id: newId(nowMs, random) as EntryId, schemaVersion: 1, notedAt };
   }
 
+  /** No two entries of this tab share a moment, so that the newest is never in doubt. */
   private context(): MakeContext {
-    return { nowMs: Date.now(), random: Math.random };
+    this.lastMs = Math.max(Date.now(), this.lastMs + 1);
+    return { nowMs: this.lastMs, random: Math.random };
   }
 
   private mustHouse(): House {

@@ -23,11 +23,26 @@ export class SettingsService {
   private readonly db = inject(HOUSE_DB);
   private readonly notices = inject(Notices);
 
-  /** @returns whether it was kept */
-  async keep<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
+  /**
+   * Changes some fields of one definition. Reads and writes in one transaction, so that two quick changes, or two
+   * tabs, never undo each other. An `undefined` takes the field away.
+   * @returns whether it was kept
+   */
+  async change<K extends DefinitionTable>(
+    table: K,
+    id: string,
+    change: Partial<Records[K][number]>,
+  ): Promise<boolean> {
     try {
-      const stamped = { ...row, updatedAt: new Date().toISOString() };
-      await this.db.rows(table).put(parse(table, stamped));
+      await this.db.transaction('rw', table, async () => {
+        const row = await this.db.rows(table).get(id);
+        if (row === undefined) {
+          throw new CoreError('not-found', table, id, 'one that is kept here');
+        }
+        await this.db
+          .rows(table)
+          .put(parse(table, { ...row, ...change, updatedAt: new Date().toISOString() }));
+      });
       this.notices.clear();
       return true;
     } catch (error) {

@@ -133,10 +133,7 @@ describe('single keys', () => {
   it('can be switched off', async () => {
     const keys = TestBed.inject(Keys);
     keys.add([{ key: 'u', words: 'undo', act: () => fail('it was switched off') }]);
-    await TestBed.inject(SettingsService).keep('household', {
-      ...setup.house().household!,
-      singleKeys: false,
-    });
+    await TestBed.inject(SettingsService).change('household', 'household', { singleKeys: false });
     await until(setup.store, (h) => h.household?.singleKeys === false);
     expect(pressed(keys, document.createElement('div'))).toBe(false);
   });

@@ -2,7 +2,6 @@ import { provideZonelessChangeDetection, type Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, type Routes } from '@angular/router';
 import { startOfDay } from 'date-fns';
-import Dexie from 'dexie';
 import { filter, firstValueFrom } from 'rxjs';
 import { defaultHousehold, hollinRow, shippedDefinitions, type House, type Records } from '../../core/index';
 import { ArchiveService } from '../data/archive-service';
@@ -57,8 +56,7 @@ async function specHouse(records: Records, path: string, providers: readonly Pro
     house: () => store.house()!,
     close: async () => {
       TestBed.resetTestingModule();
-      db.close();
-      await Dexie.delete(name);
+      await db.delete();
     },
   };
 }

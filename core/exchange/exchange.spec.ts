@@ -199,6 +199,13 @@ describe('merging two archives', () => {
     }
   });
 
+  it('does not take another order of keys for a difference', () => {
+    const turned = Object.fromEntries(
+      Object.entries(base.household[0]!).reverse(),
+    ) as unknown as (typeof base.household)[number];
+    expect(mergeArchives(base, { ...base, household: [turned] }).differences).toEqual([]);
+  });
+
   it('with itself changes nothing', () => {
     const demo = hollinRow(NOW, NOW);
     const { records, differences } = mergeArchives(demo, demo);

@@ -42,7 +42,7 @@ function mergeTable(
     const mine = rows.get(row.id);
     if (mine === undefined) {
       rows.set(row.id, row);
-    } else if (row.updatedAt !== undefined && JSON.stringify(mine) !== JSON.stringify(row)) {
+    } else if (row.updatedAt !== undefined && canonical(mine) !== canonical(row)) {
       const later = order(mine, row) >= 0 ? mine : row;
       rows.set(row.id, later);
       differences.push({ table, id: row.id, kept: later, other: later === mine ? row : mine });
@@ -53,6 +53,15 @@ function mergeTable(
 
 /** Latest change first; equal instants are settled by content so that both devices decide alike. */
 function order(x: Row, y: Row): number {
-  const [left, right] = [`${x.updatedAt} ${JSON.stringify(x)}`, `${y.updatedAt} ${JSON.stringify(y)}`];
+  const [left, right] = [`${x.updatedAt} ${canonical(x)}`, `${y.updatedAt} ${canonical(y)}`];
   return left < right ? -1 : left > right ? 1 : 0;
+}
+
+/** JSON with the keys of every object in order: a schema hands keys back in its own. */
+function canonical(row: Row): string {
+  return JSON.stringify(row, (_key, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { format } from 'date-fns';
-import { MOST_ARCHIVE_BYTES, formatNumber } from '../../../core/index';
+import { formatNumber } from '../../../core/index';
 import { ArchiveService } from '../../data/archive-service';
 import { download } from '../../data/download';
 import { HouseStore } from '../../data/house-store';
@@ -140,21 +140,7 @@ export class Archive {
       if (file === undefined) {
         return '';
       }
-      if (file.size > MOST_ARCHIVE_BYTES) {
-        throw new Error(
-          `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB.`,
-        );
-      }
-      const records = await this.archive.read(new Uint8Array(await file.arrayBuffer()));
-      const isMadeUp = records.household[0]?.madeUp ?? false;
-      if (isMadeUp !== this.which.madeUp) {
-        throw new Error(
-          isMadeUp
-            ? 'This archive is of the made-up household, which never mixes with your own.'
-            : 'This archive is of a real house, which never mixes with the made-up one.',
-        );
-      }
-      const { added, differences } = await this.archive.merge(records);
+      const { added, differences } = await this.archive.merge(await this.archive.open(file));
       return `Brought in: ${formatNumber(added)} records added, ${differences} definitions differed and the later was kept.`;
     });
   }

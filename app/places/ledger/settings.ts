@@ -164,19 +164,16 @@ export class Settings {
   protected async use(a: Appliance): Promise<void> {
     for (const other of this.appliances()) {
       if (other.inUse !== (other.id === a.id)) {
-        await this.settings.keep('appliances', { ...other, inUse: other.id === a.id });
+        await this.settings.change('appliances', other.id, { inUse: other.id === a.id });
       }
     }
   }
 
   private keepHouse(change: Partial<Household>): Promise<boolean> {
-    const house = this.house();
-    return house === undefined
-      ? Promise.resolve(false)
-      : this.settings.keep('household', { ...house, ...change });
+    return this.settings.change('household', 'household', change);
   }
 
   private keepAppliance(a: Appliance, change: Partial<Appliance>): Promise<boolean> {
-    return this.settings.keep('appliances', { ...a, ...change });
+    return this.settings.change('appliances', a.id, change);
   }
 }

@@ -1,7 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter } from '@angular/router';
-import Dexie from 'dexie';
 import { HOUSE_DB, HouseDb } from '../../data/house-db';
 import { render, type Rendered } from '../../testing/render';
 import { Start } from './start';
@@ -24,8 +23,7 @@ describe('the first start', () => {
   });
   afterEach(async () => {
     TestBed.resetTestingModule();
-    db.close();
-    await Dexie.delete(name);
+    await db.delete();
   });
 
   const blank = (label: string) => `input[aria-label="${label}"]`;

@@ -15,6 +15,7 @@ import {
   type Household,
   type Records,
 } from '../../../core/index';
+import { ArchiveService } from '../../data/archive-service';
 import { SettingsService } from '../../data/settings-service';
 import { pressureWords } from '../../data/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
@@ -35,6 +36,7 @@ const STEPS = ['0.1', '1', '5'] as const;
 })
 export class Start {
   private readonly settings = inject(SettingsService);
+  private readonly archive = inject(ArchiveService);
   private readonly router = inject(Router);
   private readonly shipped = shippedDefinitions(new Date().toISOString());
 
@@ -166,6 +168,20 @@ export class Start {
 
   protected pressure(kPa: number): string {
     return pressureWords(kPa, 'psi');
+  }
+
+  /** Everything as it was in the file, into this empty house. */
+  protected async bring(files: FileList | null): Promise<void> {
+    const file = files?.[0];
+    if (file === undefined) {
+      return;
+    }
+    try {
+      await this.archive.fill(await this.archive.open(file));
+      await this.router.navigateByUrl('/desk');
+    } catch (error) {
+      this.failed.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+    }
   }
 
   protected async keep(): Promise<void> {

@@ -77,6 +77,8 @@ export class CookScreen {
     const { dueMs } = this.clock();
     const time = dueMs === undefined ? '' : shortTime(dueMs, this.time.now());
     switch (phase) {
+      case 'loaded':
+        return { main: 'Put the lid on', then: 'Checked and loaded. Its clock has not begun.' };
       case 'heating':
         return {
           main: 'Wait for a full plume',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { formatNumber, planCook, type BatchView, type VesselId } from '../../../core/index';
+import { formatNumber, isOn, planCook, type BatchView, type VesselId } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { pressureWords } from '../../data/words';
@@ -33,7 +33,12 @@ export class LoadCook {
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
   private busy = false;
 
-  protected readonly appliances = computed(() => this.store.house()?.records.appliances ?? []);
+  /** Those that are not on. */
+  protected readonly appliances = computed(() => {
+    const house = this.store.house();
+    const busy = new Set(house?.cooks.filter(isOn).map((c) => c.cook.applianceId));
+    return (house?.records.appliances ?? []).filter((a) => !busy.has(a.id));
+  });
   protected readonly appliance = computed(
     () =>
       this.appliances().find((a) => a.id === this.chosenAppliance()) ??

@@ -61,7 +61,12 @@ export class Stove {
   });
   protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
   protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
-  protected readonly free = computed(() => !this.tasks().some((t) => 'cook' in t));
+  /** A cooker that is not on; the main deed of the screen only when nothing else is. */
+  protected readonly free = computed(
+    () =>
+      this.tasks().filter((t) => 'cook' in t).length < (this.store.house()?.records.appliances.length ?? 0),
+  );
+  protected readonly idle = computed(() => this.tasks().length === 0);
   protected readonly lastCook = computed(() => {
     const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
     const last = ended[ended.length - 1];
