@@ -1,4 +1,4 @@
-import { provideZonelessChangeDetection, type Provider } from '@angular/core';
+import { provideZonelessChangeDetection, type EnvironmentProviders, type Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, type Routes } from '@angular/router';
 import { startOfDay } from 'date-fns';
@@ -22,18 +22,22 @@ export interface SpecHouse {
 }
 
 /** With definitions, and nothing that happened. */
-export function furnishedHouse(...providers: Provider[]): Promise<SpecHouse> {
+export function furnishedHouse(...providers: (Provider | EnvironmentProviders)[]): Promise<SpecHouse> {
   const at = new Date().toISOString();
   return specHouse({ ...shippedDefinitions(at), household: [defaultHousehold(at)] }, '/', providers);
 }
 
 /** Hollin Row as it is laid out now. */
-export function demoHouse(...providers: Provider[]): Promise<SpecHouse> {
+export function demoHouse(...providers: (Provider | EnvironmentProviders)[]): Promise<SpecHouse> {
   const now = Date.now();
   return specHouse(hollinRow(now, startOfDay(now).getTime()), '/demo', providers);
 }
 
-async function specHouse(records: Records, path: string, providers: readonly Provider[]): Promise<SpecHouse> {
+async function specHouse(
+  records: Records,
+  path: string,
+  providers: readonly (Provider | EnvironmentProviders)[],
+): Promise<SpecHouse> {
   const name = `nailwort-spec-${made++}-${Date.now()}`;
   const db = new HouseDb(name);
   const anywhere: Routes = [{ path: '**', children: [] }];

@@ -1,5 +1,6 @@
 import { convert } from '../quantity/convert.js';
 import type { Appliance, Household, VesselType } from '../record/definitions.js';
+import { CoreError } from '../errors.js';
 import { equalLethalityHold } from '../heat/lethality.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
@@ -33,6 +34,8 @@ const SEA_LEVEL_M = 0;
 const DRY_SHARE_OF_WET = 0.5;
 /** Holds are shown to the next five minutes, upward. */
 const HOLD_STEP_MIN = 5;
+/** A day: beyond it the trade's hold says nothing any more. */
+const MOST_HOLD_MIN = 1440;
 
 /** Bags and large vessels take longer, since their middle is farther from the steam. */
 export function tradeHold(vessel: VesselType): TradeHold {
@@ -66,7 +69,7 @@ export function householdAtmosphereKPa(house: Pick<Household, 'altitudeM' | 'bar
  * Pressure, hold and water for a load of like vessels. The hold is the trade's, stretched so that the chamber
  * earns what it would at the sea; never above the appliance's rated pressure.
  *
- * @param gaugeKPa the pressure wanted; the rated one where absent
+ * @throws CoreError when the chamber is too cool for a hold of a day
  */
 export function planCook(input: {
   readonly appliance: Appliance;
@@ -86,6 +89,15 @@ export function planCook(input: {
   const trade = tradeHold(vessel);
   const exact = equalLethalityHold(trade.minutes, chamberC, seaChamberC);
   const holdMinutes = Math.ceil(Math.max(exact, trade.minutes) / HOLD_STEP_MIN - 1e-6) * HOLD_STEP_MIN;
+  if (!(holdMinutes <= MOST_HOLD_MIN)) {
+    throw new CoreError(
+      'out-of-range',
+      'Hold',
+      holdMinutes,
+      `at most ${MOST_HOLD_MIN} min`,
+      `At ${chamberC.toFixed(1)} °C the hold would take ${holdMinutes} min, more than a day. It wants a cooker with more pressure.`,
+    );
+  }
   const water = waterBudget({
     ventMinutes: VENT_MINUTES,
     holdMinutes,

@@ -9,6 +9,7 @@ import {
   resolveFormula,
   scaleFormula,
   type CookPlan,
+  type Household,
   type Reason,
   type ResolvedFormula,
   type ScaledFormula,
@@ -26,6 +27,8 @@ interface Answer {
   readonly formula: ResolvedFormula;
   readonly scaled: ScaledFormula;
   readonly cook: CookPlan | undefined;
+  /** Why there is no cook for these amounts; the amounts stand all the same. */
+  readonly cookProblem: string;
 }
 
 const USUAL_SPARE = 0.05;
@@ -81,11 +84,8 @@ export class DeskPlan {
         spare: this.spare(),
         scaleStepG: household.scaleStepG,
       });
-      const appliance = this.appliance();
-      const cook =
-        appliance &&
-        planCook({ appliance, house: household, vessel, count: scaled.count, vesselWetG: scaled.vesselWetG });
-      return { formula, scaled, cook };
+      const { cook, cookProblem } = this.cookFor(scaled, household);
+      return { formula, scaled, cook, cookProblem };
     } catch (error) {
       return { problem: error instanceof CoreError ? error.message : String(error) };
     }
@@ -140,6 +140,22 @@ export class DeskPlan {
         return shown.cook && reasonForHold(shown.cook);
     }
   });
+
+  private cookFor(
+    scaled: ScaledFormula,
+    house: Household,
+  ): { cook: CookPlan | undefined; cookProblem: string } {
+    const appliance = this.appliance();
+    if (appliance === undefined) {
+      return { cook: undefined, cookProblem: 'No cooker leads the plans. Choose one in the Ledger.' };
+    }
+    try {
+      const { vessel, count, vesselWetG } = scaled;
+      return { cook: planCook({ appliance, house, vessel, count, vesselWetG }), cookProblem: '' };
+    } catch (error) {
+      return { cook: undefined, cookProblem: error instanceof CoreError ? error.message : String(error) };
+    }
+  }
 
   choose(formulaId: string): void {
     this.formulaId.set(formulaId);

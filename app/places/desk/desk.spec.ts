@@ -121,3 +121,19 @@ describe('the Desk', () => {
     });
   });
 });
+
+describe('a cooker that is too weak', () => {
+  it('leaves the amounts and says why there is no cook', async () => {
+    const setup = await furnishedHouse();
+    const [canner] = setup.house().records.appliances;
+    await setup.db
+      .rows('appliances')
+      .put({ ...canner!, ratedGaugeKPa: 12, updatedAt: new Date().toISOString() });
+    const desk = await render(Desk);
+    expect(desk.text()).toMatch(
+      /At 10\d\.\d °C the hold would take \d+ min, more than a day\. It wants a cooker with more pressure\./,
+    );
+    expect((desk.button('Make batch') as HTMLButtonElement).disabled).toBe(false);
+    await setup.close();
+  });
+});

@@ -48,12 +48,12 @@ export class LoadCook {
   protected readonly applianceOptions = computed(() =>
     this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
   );
-  /** Only vessels that share a programme may share a cook: the first batch's kind decides. */
+  /** Only like vessels share a cook, since they share a programme and its places: the first batch decides. */
   protected readonly rows = computed(() => {
     const first = this.batches().find((b) => !this.left().has(b.batch.id));
     return this.batches().map((view) => {
       const waiting = view.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id);
-      const fits = first === undefined || view.batch.vessel.kind === first.batch.vessel.kind;
+      const fits = first === undefined || view.batch.vessel.id === first.batch.vessel.id;
       return { view, waiting, fits, taken: fits && !this.left().has(view.batch.id) };
     });
   });
@@ -68,18 +68,39 @@ export class LoadCook {
   protected readonly places = computed(
     () => this.appliance()?.places[this.firstTaken()?.batch.vessel.id ?? ''] ?? 0,
   );
-  protected readonly plan = computed(() => {
+  private readonly answer = computed(() => {
     const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
     if (appliance === undefined || house === undefined || first === undefined || this.load().length === 0) {
       return undefined;
     }
-    return planCook({
-      appliance,
-      house,
-      vessel: first.batch.vessel,
-      count: this.load().length,
-      vesselWetG: first.batch.plan?.vesselWetG ?? 0,
-    });
+    try {
+      return {
+        ...planCook({
+          appliance,
+          house,
+          vessel: first.batch.vessel,
+          count: this.load().length,
+          vesselWetG: first.batch.plan?.vesselWetG ?? 0,
+        }),
+        problem: '',
+      };
+    } catch (error) {
+      return { problem: error instanceof Error ? error.message : String(error) };
+    }
+  });
+  protected readonly plan = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'holdMinutes' in answer ? answer : undefined;
+  });
+  /** Why nothing can be cooked like this. */
+  protected readonly problem = computed(() => {
+    if (this.firstTaken() === undefined) {
+      return 'Choose what goes in.';
+    }
+    return (
+      this.answer()?.problem ??
+      `${this.appliance()?.name ?? 'It'} has no places for these vessels. Say how many fit under Ledger, Settings.`
+    );
   });
   protected readonly noun = computed(() => {
     const vessel = this.firstTaken()?.batch.vessel;

@@ -1,0 +1,153 @@
+import { TestBed } from '@angular/core/testing';
+import { MAT_DIALOG_DATA } from '@angular/material/dialog';
+import type { BatchView } from '../../core/index';
+import { demoHouse, type SpecHouse } from '../testing/house';
+import { render } from '../testing/render';
+import { LABEL_SHEETS } from '../workers/label-sheets';
+import { LabelsWorker } from '../workers/labels-client';
+import { BlockDrawing } from './block-drawing';
+import { CannerDrawing } from './canner-drawing';
+import { CookCurve } from './cook-curve';
+import { JarDrawing } from './jar-drawing';
+import { LabelDialog } from './label-dialog';
+import { Plaque } from './plaque';
+import { RunLine } from './run-line';
+
+describe('drawings', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('a jar fills to its line and marks its limit', async () => {
+    setup = await demoHouse();
+    const jar = await render(JarDrawing, { fill: 0.5, limit: 0.75 });
+    const kernels = () => jar.host.querySelectorAll('ellipse').length;
+    const half = kernels();
+    await jar.set('fill', 0.75);
+    expect(kernels()).toBeGreaterThan(half * 1.3);
+    expect(jar.host.querySelector('.limit')).not.toBeNull();
+  });
+
+  it('a block shows pins, fruit or rest, and says which', async () => {
+    setup = await demoHouse();
+    const block = await render(BlockDrawing, { look: 'pins', label: 'B28-3, pins' });
+    expect(block.host.querySelectorAll('circle').length).toBe(8);
+    expect(block.host.querySelector('svg')!.getAttribute('aria-label')).toBe('B28-3, pins');
+    await block.set('look', 'ripe');
+    expect(block.host.querySelectorAll('.stem').length).toBe(1);
+    await block.set('look', 'resting');
+    expect(block.host.querySelector('.dotted')).not.toBeNull();
+    expect(block.host.querySelectorAll('.stem, circle').length).toBe(0);
+  });
+
+  it('a plaque wears its code and its state', async () => {
+    setup = await demoHouse();
+    const plaque = await render(Plaque, { code: 'G27', tone: 'trouble' });
+    expect(plaque.text()).toBe('G27');
+    expect(plaque.host.querySelector('.code')!.classList).toContain('trouble');
+  });
+
+  it('a canner is drawn with three jars, for the eye only', async () => {
+    setup = await demoHouse();
+    const canner = await render(CannerDrawing);
+    expect(canner.host.querySelectorAll('nw-vessel-glyph').length).toBe(3);
+    expect(canner.host.querySelector('svg')!.getAttribute('aria-hidden')).toBe('true');
+  });
+
+  it('a run line puts what was, what is expected and now at their places in time', async () => {
+    setup = await demoHouse();
+    const model = {
+      dots: [{ atMs: 0 }, { atMs: 50 }],
+      bands: [{ fromMs: 80, toMs: 100, label: 'full 1 to 5 Dec', due: false }],
+      words: 'G27, full 1 to 5 Dec',
+    };
+    const line = await render(RunLine, { model, fromMs: 0, toMs: 100, nowMs: 60 });
+    const left = (selector: string) =>
+      [...line.host.querySelectorAll<HTMLElement>(selector)].map((el) => el.style.left);
+    expect(left('.dot')).toEqual(['0%', '50%']);
+    expect(left('.band')).toEqual(['80%']);
+    expect(left('.now')).toEqual(['60%']);
+    expect(line.host.querySelector('.track')!.getAttribute('aria-label')).toBe('G27, full 1 to 5 Dec');
+    await line.set('nowMs', 500);
+    expect(left('.now')).toEqual(['100%']);
+  });
+
+  it('the cook’s curve names each step in a row of its own, those ahead with a dotted line', async () => {
+    setup = await demoHouse();
+    const view = setup.house().cooks.at(-1)!;
+    const curve = await render(CookCurve, { view, nowMs: Date.now() });
+    const marks = [...curve.host.querySelectorAll<HTMLElement>('.mark')];
+    expect(marks.map((m) => m.textContent.trim().replace(/^(about )?\d\d:\d\d /, ''))).toEqual([
+      'Lid on',
+      'Steam is steady',
+      'Weight on',
+      'At pressure',
+      'Heat off',
+      'Open',
+    ]);
+    expect(marks.map((m) => m.classList.contains('ahead'))).toEqual([false, false, false, false, true, true]);
+    expect(new Set(marks.slice(0, 4).map((m) => m.style.top)).size).toBe(4);
+    expect(curve.host.querySelector('[role=img]')!.getAttribute('aria-label')).toContain(
+      'Chamber 119.8 °C. Lid on',
+    );
+    expect(curve.host.querySelector('canvas')).not.toBeNull();
+    await curve.set('compact', true);
+    expect(curve.host.querySelectorAll('.mark').length).toBe(0);
+  });
+});
+
+describe('the label dialog', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  async function dialog() {
+    const data = {} as BatchView;
+    setup = await demoHouse({
+      provide: MAT_DIALOG_DATA,
+      useFactory: () => setup.house().batches.find((b) => b.code === 'G26') ?? data,
+    });
+    return render(LabelDialog);
+  }
+
+  it('offers every sheet and draws one label a vessel', async () => {
+    const label = await dialog();
+    expect([...label.host.querySelectorAll('option')].length).toBe(LABEL_SHEETS.length);
+    expect(label.text()).toContain('7 labels: code, species, date, source, formula and a QR');
+    const draw = spyOn(TestBed.inject(LabelsWorker), 'draw').and.resolveTo(new Uint8Array([37, 80, 68, 70]));
+    spyOn(HTMLAnchorElement.prototype, 'click');
+    await label.press('Save the PDF');
+    const [labels, sheet, byHand] = draw.calls.mostRecent().args;
+    expect(labels.map((l) => l.code)).toEqual([
+      'G26-1',
+      'G26-2',
+      'G26-3',
+      'G26-4',
+      'G26-5',
+      'G26-6',
+      'G26-7',
+    ]);
+    expect(labels[0]!.link).toMatch(/\/demo\/v\/G26-1$/);
+    expect([sheet.id, byHand]).toEqual(['a4-24', false]);
+  });
+
+  it('says what to do when they cannot be drawn', async () => {
+    const label = await dialog();
+    spyOn(TestBed.inject(LabelsWorker), 'draw').and.rejectWith(new Error('no memory'));
+    await label.press('Save the PDF');
+    expect(label.text()).toContain(
+      'The labels could not be drawn: no memory. Try again, or write them by hand.',
+    );
+    expect(label.has('Save the PDF')).toBe(true);
+  });
+
+  it('label sheets fit their pages', () => {
+    for (const sheet of LABEL_SHEETS) {
+      expect(sheet.marginMm[0] + sheet.columns * sheet.labelMm[0])
+        .withContext(sheet.id)
+        .toBeLessThanOrEqual(sheet.pageMm[0] + 0.01);
+      const rows = Math.floor((sheet.pageMm[1] - sheet.marginMm[1]) / sheet.labelMm[1]);
+      expect(rows * sheet.columns).toBe(
+        Number(sheet.id.split('-')[1]) === 62 ? 1 : Number(sheet.id.split('-')[1]),
+      );
+    }
+  });
+});

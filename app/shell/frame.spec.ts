@@ -1,0 +1,120 @@
+import { TestBed } from '@angular/core/testing';
+import { provideServiceWorker } from '@angular/service-worker';
+import { Router } from '@angular/router';
+import { Notices } from '../data/notices';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../testing/house';
+import { render } from '../testing/render';
+import { Frame } from './frame';
+import { Night } from './night';
+import { OpenCode } from './open-code';
+
+const worker = provideServiceWorker('none.js', { enabled: false });
+
+describe('the frame', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('hangs six places from the rim, with their keys and what is due', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    const tabs = [...frame.host.querySelectorAll('.tab')].map((t) =>
+      t.textContent.replace(/\s+/g, ' ').trim(),
+    );
+    expect(tabs.map((t) => t.replace(/ ?\d+$/, ''))).toEqual(
+      ['1 Desk', '2 Stove', '3 Box', '4 Shelf', '5 Tent', '6 Ledger'].map(
+        (t) => jasmine.stringMatching(new RegExp(t.replace(' ', ' ?'))) as unknown as string,
+      ),
+    );
+    expect(frame.host.querySelector('.tab[href="/tent"] .due')!.getAttribute('aria-label')).toBe('2 due');
+  });
+
+  it('says that the made-up household is made up, and nothing of the kind at home', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    expect(frame.text()).toContain('Hollin Row is an invented house; nothing here is advice or yours.');
+    expect(frame.button('Start my own').getAttribute('href')).toBe('/start');
+    await setup.close();
+    setup = await furnishedHouse(worker);
+    expect((await render(Frame)).text()).not.toContain('Made up');
+  });
+
+  it('offers to lay the made-up household out anew when it is of another day', async () => {
+    setup = await demoHouse(worker);
+    expect((await render(Frame)).has('Lay it out for today')).toBe(false);
+    for (const batch of setup.house().records.batches) {
+      await setup.db.rows('batches').put({ ...batch, madeAt: '2025-01-01T00:00:00.000Z' });
+    }
+    await until(setup.store, (h) => h.records.batches.every((b) => b.madeAt.startsWith('2025')));
+    expect((await render(Frame)).has('Lay it out for today')).toBe(true);
+  });
+
+  it('shows a notice with its retry until it is closed', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    let retried = 0;
+    TestBed.inject(Notices).show({
+      text: 'Not saved: the disk is full.',
+      retry: { word: 'Save again', act: () => retried++ },
+    });
+    await frame.settle();
+    expect(frame.host.querySelector('[role=alert]')!.textContent).toContain('Not saved: the disk is full.');
+    await frame.press('Save again');
+    expect(retried).toBe(1);
+    await frame.press('Close');
+    expect(frame.host.querySelector('[role=alert]')).toBeNull();
+  });
+
+  it('counts records that it cannot read, and leaves them where they are', async () => {
+    setup = await demoHouse(worker);
+    await setup.db.table('materials').put({ id: 'odd', densityGPerL: 'thick' });
+    const frame = await render(Frame);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await frame.fixture.whenStable();
+    expect(frame.text()).toContain('1 record cannot be read by this version, so left out. Kept as stored.');
+    expect(await setup.db.rows('materials').count()).toBe(8);
+  });
+
+  it('follows a key to its place', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: '4', cancelable: true }));
+    await frame.settle();
+    expect(TestBed.inject(Router).url).toBe('/shelf');
+  });
+
+  it('knows gloved work by its address', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    await TestBed.inject(Router).navigateByUrl('/box?work=G28:1&source=L12-1&dose=2');
+    await frame.settle();
+    expect(frame.host.classList).toContain('in-work');
+    await TestBed.inject(Router).navigateByUrl('/box');
+    await frame.settle();
+    expect(frame.host.classList).not.toContain('in-work');
+  });
+});
+
+describe('a label’s link', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('goes on to the place, or says that nothing is called so', async () => {
+    setup = await demoHouse();
+    const open = await render(OpenCode, { code: 'B28-2' });
+    expect(TestBed.inject(Router).url).toBe('/tent?open=B28-2');
+    await open.set('code', 'G99');
+    expect(open.text()).toContain('Nothing here is called G99.');
+  });
+});
+
+describe('day and night', () => {
+  it('is kept beside the screen, and the machine’s own where nothing was chosen', () => {
+    const night = TestBed.inject(Night);
+    night.choose('night');
+    expect(document.documentElement.dataset['light']).toBe('night');
+    expect(localStorage.getItem('nailwort-light')).toBe('night');
+    night.choose('auto');
+    expect(document.documentElement.dataset['light']).toBeUndefined();
+    expect(night.light()).toBe('auto');
+  });
+});

@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  comeUpMinutes,
+  convert,
+  coreCoolMinutes,
+  equalLethalityHold,
+  householdAtmosphereKPa,
+  openAfterMinutes,
+  planCook,
+  shippedAppliances,
+  shippedVesselTypes,
+  tradeHold,
+} from '../index.js';
+
+const AT = '2026-01-01T00:00:00.000Z';
+const canner = shippedAppliances(AT).find((a) => a.id === 'canner')!;
+const vessels = shippedVesselTypes(AT);
+const quart = vessels.find((v) => v.id === 'quart-jar')!;
+const bag = vessels.find((v) => v.id === 'block-bag')!;
+const plan = (over: { altitudeM?: number; psi?: number; count?: number; vessel?: typeof quart } = {}) =>
+  planCook({
+    appliance: { ...canner, ratedGaugeKPa: convert(over.psi ?? 15, 'psi', 'kPa') },
+    house: { altitudeM: over.altitudeM ?? 0, roomC: 20 },
+    vessel: over.vessel ?? quart,
+    count: over.count ?? 8,
+    vesselWetG: 420,
+  });
+
+describe('the hold', () => {
+  it('is longer the weaker the pressure and the higher the place, never shorter than the trade’s', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 11, max: 15, noNaN: true }),
+        fc.double({ min: 0, max: 1500, noNaN: true }),
+        (psi, altitudeM) => {
+          const here = plan({ psi, altitudeM }).holdMinutes;
+          expect(here).toBeGreaterThanOrEqual(90);
+          expect(plan({ psi, altitudeM: altitudeM + 300 }).holdMinutes).toBeGreaterThanOrEqual(here);
+          expect(plan({ psi: psi - 0.5, altitudeM }).holdMinutes).toBeGreaterThanOrEqual(here);
+        },
+      ),
+    );
+  });
+
+  it('gives the chamber at least the lethality of the trade’s hold at the sea', () => {
+    for (const altitudeM of [0, 640, 1600, 2400]) {
+      const here = plan({ altitudeM });
+      const asAtSea = equalLethalityHold(here.holdMinutes, here.seaChamberC, here.chamberC);
+      expect(asAtSea)
+        .withContext(`${altitudeM} m`)
+        .toBeGreaterThanOrEqual(here.trade.minutes - 1e-9);
+      expect(asAtSea).toBeLessThan(here.trade.minutes + 5);
+    }
+  });
+
+  it('is refused in words where it would take more than a day', () => {
+    expect(() => plan({ psi: 3, altitudeM: 2000 })).toThrowError(
+      CoreError,
+      /At \d+\.\d °C the hold would take \d+ min, more than a day\. It wants a cooker with more pressure\./,
+    );
+  });
+
+  it('is the trade’s own for its kind of vessel, with its range', () => {
+    expect(tradeHold(quart)).toEqual(jasmine.objectContaining({ minutes: 90, least: 60, most: 120 }));
+    expect(tradeHold(bag)).toEqual(jasmine.objectContaining({ minutes: 150, least: 120, most: 180 }));
+    expect(plan({ vessel: bag }).holdMinutes).toBe(150);
+  });
+});
+
+describe('around the hold', () => {
+  it('the air outside is the barometer’s, or the standard for the altitude', () => {
+    expect(householdAtmosphereKPa({ altitudeM: 640 })).toBeCloseTo(93.9, 1);
+    expect(householdAtmosphereKPa({ altitudeM: 640, barometerKPa: 95.2 })).toBe(95.2);
+  });
+
+  it('come-up takes longer for a fuller pot and less heat', () => {
+    expect(plan({ count: 8 }).comeUpMinutes).toBeGreaterThan(plan({ count: 2 }).comeUpMinutes);
+    const load = { waterKg: 3, potKg: 6, glassKg: 3.6, mediumWaterKg: 1.7, mediumDryKg: 1.7 };
+    expect(comeUpMinutes(load, 20, 121, 2)).toBeCloseTo(26, 0);
+    expect(Math.abs(comeUpMinutes(load, 20, 121, 1.5) - 34)).toBeLessThan(1);
+  });
+
+  it('it opens when the gauge is at zero and ten minutes more, about an hour', () => {
+    const minutes = openAfterMinutes(119.8, 93.9, 20);
+    expect(minutes).toBeGreaterThan(30);
+    expect(minutes).toBeLessThan(75);
+  });
+
+  it('the core cools in hours, later in a warm room, and the answer stays finite in a hot one', () => {
+    expect(coreCoolMinutes(119.8, 20) / 60).toBeGreaterThan(6);
+    expect(coreCoolMinutes(119.8, 20) / 60).toBeLessThan(14);
+    expect(coreCoolMinutes(119.8, 26)).toBeGreaterThan(coreCoolMinutes(119.8, 20));
+    expect(Number.isFinite(coreCoolMinutes(119.8, 35))).toBeTrue();
+  });
+
+  it('a load too long for the water under it says so', () => {
+    expect(plan({ vessel: bag, altitudeM: 1000, psi: 12 }).water.tooLong).toBeTrue();
+    expect(plan().water.tooLong).toBeFalse();
+  });
+});
