@@ -125,8 +125,8 @@ export class RunLine {
   readonly labels = input(true);
   readonly showNow = input(true);
 
-  /** A label needs about this share of a line inside its band. */
-  private static readonly ROOM_SHARE = 0.16;
+  /** A label needs about this share of a line inside its band; more where the line is short. */
+  private static readonly ROOM_SHARE = matchMedia('(max-width: 820px)').matches ? 0.4 : 0.16;
 
   protected readonly firstMs = computed(() =>
     Math.min(this.nowMs(), ...this.model().dots.map((d) => d.atMs)),

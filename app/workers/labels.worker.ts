@@ -77,7 +77,7 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number
   const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * MM, width * QR_SHARE);
   const textWidth = width - qrSize - 3 * PAD;
   const fontSize = textWidth < NARROW_PT ? 7.5 : 8.5;
-  const fit = (text: string) => cut(text, Math.floor(textWidth / (fontSize * LETTER_EM)));
+  const shorten = (text: string) => cut(text, Math.floor(textWidth / (fontSize * LETTER_EM)));
   const lines: Content[] = byHand
     ? [
         { text: label.code, bold: true, fontSize: 17 },
@@ -88,10 +88,10 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number
       ]
     : [
         { text: label.code, bold: true, fontSize: 17 },
-        { text: fit(label.species), bold: true },
-        { text: fit(`${label.stage}, ${label.date}`) },
-        { text: fit(`from ${label.source}`) },
-        { text: fit(label.formula), color: SOFT_INK },
+        { text: shorten(label.species), bold: true },
+        { text: shorten(`${label.stage}, ${label.date}`) },
+        { text: shorten(`from ${label.source}`) },
+        { text: shorten(label.formula), color: SOFT_INK },
       ];
   const text: Content = {
     columns: [{ stack: lines, width: textWidth, fontSize, noWrap: true }],

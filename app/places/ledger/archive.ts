@@ -28,7 +28,7 @@ const WIPE_WORD = 'wipe';
         What is here stays; what is in the file is added. Where both changed a definition, the later one
         counts.
       </p>
-      <label class="deed quiet file" [class.waiting]="busy()"
+      <label class="file-picker deed quiet" [class.waiting]="busy()"
         >Choose the file<input
           #file
           type="file"
@@ -83,28 +83,6 @@ const WIPE_WORD = 'wipe';
     .said {
       grid-column: 1 / -1;
       font-size: 19px;
-    }
-    .file {
-      position: relative;
-      display: inline-flex;
-      align-items: center;
-      min-height: var(--reach);
-      padding: 8px 20px;
-      border: 1.5px solid var(--edge);
-      border-radius: var(--card-corner);
-      font-weight: 700;
-      font-size: 20px;
-      cursor: pointer;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--rye);
-      outline-offset: 2px;
-    }
-    .file input {
-      position: absolute;
-      inset: 0;
-      opacity: 0;
-      cursor: pointer;
     }
   `,
 })

@@ -3,20 +3,12 @@ import { convert, parseNumber, requireWithin, type Appliance, type Household } f
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { Night, type Light } from '../../shell/night';
-
-interface NumberField {
-  readonly id: string;
-  readonly label: string;
-  readonly unit: string;
-  readonly min: number;
-  readonly max: number;
-  readonly shown: number | undefined;
-  readonly keep: (value: number) => Promise<boolean>;
-}
+import { NumberFieldBox, type NumberField } from './number-field';
 
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
   selector: 'nw-settings',
+  imports: [NumberFieldBox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
   styleUrl: './settings.scss',
