@@ -66,6 +66,7 @@ export { shippedSpecies } from './culture/shipped-species.js';
 export { expectedFraction, fitColonization } from './growth/fit-colonization.js';
 export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from './growth/fit-colonization.js';
 export { biologicalEfficiency } from './yield/biological-efficiency.js';
+export { blockDryMassG } from './yield/block-dry-mass.js';
 
 // records
 export {
@@ -124,6 +125,7 @@ export {
 // house, plan
 export { buildHouse, forecastVessel } from './house/build-house.js';
 export { checkEntry } from './house/check-entry.js';
+export { fedBy } from './house/fed-by.js';
 export type { BatchView, CookView, House, VesselView } from './house/house.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './house/make.js';
 export { nextBatchNumber, nextCookNumber } from './house/next-number.js';

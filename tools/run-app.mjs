@@ -22,6 +22,12 @@ export async function runApp(house) {
     throw error;
   }
   const { server, origin } = running;
+  // Before the address is printed: whoever reads it may stop us at once.
+  const end = () => {
+    stop(server).then(() => process.exit(0));
+  };
+  process.on('SIGINT', end);
+  process.on('SIGTERM', end);
   say('');
   say(
     house === 'demo'
@@ -29,11 +35,6 @@ export async function runApp(house) {
       : `  Nailwort, your own house: ${origin}/`,
   );
   say('  Only this machine can reach it. Stop with Ctrl-C.');
-  const end = () => {
-    stop(server).then(() => process.exit(0));
-  };
-  process.on('SIGINT', end);
-  process.on('SIGTERM', end);
 }
 
 export function portFrom(text) {

@@ -1,4 +1,4 @@
-import { format, isSameDay, isSameYear } from 'date-fns';
+import { format, isSameDay } from 'date-fns';
 import {
   batchCode,
   formatNumber,
@@ -45,11 +45,6 @@ export function shortTime(ms: number, nowMs: number): string {
     return format(ms, 'HH:mm');
   }
   return Math.abs(ms - nowMs) < 6 * 86_400_000 ? format(ms, 'EEE HH:mm') : format(ms, 'd MMM');
-}
-
-/** "Wed 25 Nov", with the year when it is another one. */
-export function dayWords(ms: number, nowMs: number): string {
-  return format(ms, isSameYear(ms, nowMs) ? 'EEE d MMM' : 'd MMM yyyy');
 }
 
 /** A likely range of days in as few words as it takes: "26 to 29 Nov", "28 Nov to 2 Dec". */

@@ -5,7 +5,7 @@ import { placeOf } from '../data/place-of';
 import { furnishedHouse, until } from '../testing/house';
 import { SettingsService } from '../data/settings-service';
 import { houseAt } from '../data/which-house';
-import { dayWords, entryWords, pressureWords, rangeWords, shortTime } from '../data/words';
+import { entryWords, pressureWords, rangeWords, shortTime } from '../data/words';
 import { runLineOf } from '../data/run-line-model';
 import { Keys } from './keys';
 
@@ -47,7 +47,6 @@ describe('words', () => {
     expect(shortTime(NOW + 3_600_000, NOW)).toBe('14:48');
     expect(shortTime(NOW + 86_400_000, NOW)).toBe('Thu 13:48');
     expect(shortTime(NOW + 12 * 86_400_000, NOW)).toBe('7 Dec');
-    expect(dayWords(NOW, NOW)).toBe('Wed 25 Nov');
     expect(rangeWords(NOW, NOW + 86_400_000)).toBe('25 to 26 Nov');
     expect(rangeWords(NOW, NOW + 9 * 86_400_000)).toBe('25 Nov to 4 Dec');
     expect(rangeWords(NOW, NOW)).toBe('25 Nov');

@@ -1,4 +1,5 @@
 import {
+  fedBy,
   isOn,
   lastFraction,
   usualDoseMl,
@@ -33,21 +34,13 @@ export function waitingBatches(house: House): readonly Waiting[] {
   });
 }
 
-/** How many of the vessels that a source fed went bad. */
-export function badFedBy(source: VesselView, house: House): { readonly fed: number; readonly bad: number } {
-  const fed = (house.lineage.fedBy.get(source.vessel.id) ?? []).flatMap(
-    (id) => house.vesselById.get(id) ?? [],
-  );
-  return { fed: fed.length, bad: fed.filter((v) => v.state.suspect !== undefined).length };
-}
-
 /**
  * What can feed a batch: cultures for jars, run spawn for blocks. Suspects are never offered; the newest comes
  * first, and what fed bad vessels last.
  */
 export function sourcesFor(batch: BatchView, house: House): readonly VesselView[] {
   const newestFirst = [...possibleSources(batch, house)].reverse();
-  return newestFirst.sort((a, b) => badFedBy(a, house).bad - badFedBy(b, house).bad);
+  return newestFirst.sort((a, b) => fedBy(a, house).bad - fedBy(b, house).bad);
 }
 
 function possibleSources(batch: BatchView, house: House): readonly VesselView[] {

@@ -1,3 +1,4 @@
+import { fedBy } from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
 import { Scribe } from '../../data/scribe';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
@@ -5,7 +6,7 @@ import { render, type Rendered } from '../../testing/render';
 import { AddCulture } from './add-culture';
 import { Box } from './box';
 import { BoxWork } from './box-work';
-import { badFedBy, isUsedUp, sourcesFor, waitingBatches } from './box-sources';
+import { isUsedUp, sourcesFor, waitingBatches } from './box-sources';
 import { MatDialogRef } from '@angular/material/dialog';
 
 /** Ends the cook that is on, so that G28's jars wait at the Box. */
@@ -94,7 +95,7 @@ describe('the Box', () => {
       expect(isUsedUp(s)).toBe(false);
     });
     const l6 = house.batches.find((b) => b.code === 'L6')!.vessels[0]!;
-    expect(badFedBy(l6, house)).toEqual({ fed: 9, bad: 6 });
+    expect(fedBy(l6, house)).toEqual({ fed: 9, bad: 6 });
   });
 });
 

@@ -13,6 +13,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import {
   CoreError,
+  fedBy,
   formatNumber,
   isOn,
   parseNumber,
@@ -28,7 +29,7 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { Keys } from '../../shell/keys';
 import { BoxWork } from './box-work';
-import { badFedBy, sourcesFor, usualDose, waitingBatches } from './box-sources';
+import { sourcesFor, usualDose, waitingBatches } from './box-sources';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
@@ -180,7 +181,7 @@ export class Box {
   /** A source with a past is shown with it. */
   protected badWords(source: VesselView): string {
     const house = this.store.house();
-    const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : badFedBy(source, house);
+    const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(source, house);
     return bad === 0 ? '' : `${bad} of ${fed} it fed went bad`;
   }
 

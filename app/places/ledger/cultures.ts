@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { formatNumber } from '../../../core/index';
+import { fedBy, formatNumber } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Plaque } from '../../pieces/plaque';
 
@@ -78,17 +78,15 @@ export class Cultures {
       .filter((b) => b.batch.contentsMl !== undefined)
       .flatMap((b) => b.vessels)
       .map((v) => {
-        const fed = (house?.lineage.fedBy.get(v.vessel.id) ?? []).flatMap(
-          (id) => house?.vesselById.get(id) ?? [],
-        );
+        const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(v, house);
         return {
           code: v.code,
           species: v.species?.name ?? '',
           isolate: v.isolate?.name ?? '',
           came: format(Date.parse(v.batch.madeAt), 'd MMM yyyy'),
           left: `${formatNumber(v.left)} ${v.leftUnit}`,
-          fed: fed.length === 0 ? 'nothing yet' : `${fed.length} vessels`,
-          bad: fed.filter((f) => f.state.suspect !== undefined).length,
+          fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
+          bad,
         };
       });
   });

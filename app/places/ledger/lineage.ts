@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router } from '@angular/router';
 import { addMonths, format, startOfMonth } from 'date-fns';
-import { biologicalEfficiency, formatNumber, type VesselView } from '../../../core/index';
+import {
+  biologicalEfficiency,
+  blockDryMassG,
+  fedBy,
+  formatNumber,
+  type VesselView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -65,26 +71,17 @@ export class LineageView {
   });
   protected readonly yieldWords = computed(() => {
     const vessel = this.vessel();
-    const plan = vessel?.batch.plan;
-    if (vessel === undefined || plan === undefined || vessel.state.harvests.length === 0) {
+    if (vessel === undefined || vessel.state.harvests.length === 0) {
       return '';
     }
     const fresh = vessel.state.harvests.reduce((sum, h) => sum + h.massG, 0);
-    const dry =
-      plan.vesselWetG * (1 - plan.targetMoisture) +
-      (vessel.state.doseUnit === 'g' ? (vessel.state.doseEach ?? 0) / 2 : 0);
     const flushes = vessel.state.harvests.map((h) => `${formatNumber(h.massG)} g`).join(' and ');
-    return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, dry) * 100)} % biological efficiency, spawn counted in`;
+    return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel)) * 100)} % biological efficiency, spawn counted in`;
   });
 
-  protected readonly fedWords = computed(() => {
+  protected readonly fed = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];
-    const fed =
-      vessel === undefined || house === undefined
-        ? []
-        : (house.lineage.fedBy.get(vessel.vessel.id) ?? []).flatMap((id) => house.vesselById.get(id) ?? []);
-    const bad = fed.filter((v) => v.state.suspect !== undefined).length;
-    return { fed: fed.length, bad };
+    return house && vessel && fedBy(vessel, house);
   });
 
   protected choose(code: string): void {

@@ -1,5 +1,6 @@
 import {
   biologicalEfficiency,
+  blockDryMassG,
   forecastVessel,
   formatNumber,
   lastFraction,
@@ -11,8 +12,6 @@ import { rangeWords } from '../../data/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
 const DAY_MS = 86_400_000;
-/** Spawn is about half water; its dry matter counts towards the block's. */
-const SPAWN_DRY_SHARE = 0.5;
 const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
 
 export interface TentBlock {
@@ -85,17 +84,10 @@ function dayMonth(ms: number): string {
   return rangeWords(ms, ms);
 }
 
-/** Dry matter of a block with the dry part of its spawn, g. */
-export function dryOf(view: VesselView): number {
-  const plan = view.batch.plan;
-  const substrate = plan === undefined ? 0 : plan.vesselWetG * (1 - plan.targetMoisture);
-  return substrate + (view.state.doseUnit === 'g' ? (view.state.doseEach ?? 0) * SPAWN_DRY_SHARE : 0);
-}
-
 /** Share of the dry mass that a harvest, or all so far, comes to. */
 export function efficiencyOf(view: VesselView, extraG = 0): number {
   const fresh = view.state.harvests.reduce((sum, h) => sum + h.massG, 0) + extraG;
-  return biologicalEfficiency(fresh, dryOf(view));
+  return biologicalEfficiency(fresh, blockDryMassG(view));
 }
 
 export function flushName(view: VesselView): string {
@@ -112,7 +104,7 @@ export function usualRange(
   const shares = [...house.vesselById.values()].flatMap((v) => {
     const harvest = v.state.harvests[flush];
     return v.species?.id === view.species?.id && v !== view && harvest !== undefined
-      ? [harvest.massG / dryOf(v)]
+      ? [harvest.massG / blockDryMassG(v)]
       : [];
   });
   return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };

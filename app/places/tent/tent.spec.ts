@@ -1,7 +1,8 @@
+import { blockDryMassG } from '../../../core/index';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Tent } from './tent';
-import { dryOf, efficiencyOf, flushName, usualRange } from './tent-model';
+import { efficiencyOf, flushName, usualRange } from './tent-model';
 
 describe('the Tent', () => {
   let setup: SpecHouse;
@@ -98,9 +99,9 @@ describe('the Tent', () => {
   it('counts the spawn’s dry half into the dry mass, and names flushes', async () => {
     setup = await demoHouse();
     const view = block('B28-1');
-    expect(dryOf(view)).toBeCloseTo(2268 * 0.38 + 170, 6);
-    expect(efficiencyOf(view)).toBeCloseTo(304 / dryOf(view), 9);
-    expect(efficiencyOf(view, 100)).toBeCloseTo(404 / dryOf(view), 9);
+    expect(blockDryMassG(view)).toBeCloseTo(2268 * 0.38 + 170, 6);
+    expect(efficiencyOf(view)).toBeCloseTo(304 / blockDryMassG(view), 9);
+    expect(efficiencyOf(view, 100)).toBeCloseTo(404 / blockDryMassG(view), 9);
     expect(flushName(view)).toBe('second flush');
     expect(flushName(block('B28-3'))).toBe('first flush');
   });

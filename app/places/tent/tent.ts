@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { formatNumber, lastFraction, type VesselView } from '../../../core/index';
+import { blockDryMassG, formatNumber, lastFraction, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -18,7 +18,7 @@ import { BlockDrawing } from '../../pieces/block-drawing';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../shell/keys';
-import { dryOf, efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
+import { efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
 
@@ -83,7 +83,7 @@ export class Tent {
       return undefined;
     }
     const range = usualRange(selected.view, house);
-    const dryG = dryOf(selected.view);
+    const dryG = blockDryMassG(selected.view);
     const each = this.massG() / (this.withOther() && this.partner() ? 2 : 1);
     return {
       dry: formatNumber(dryG),
