@@ -9,7 +9,12 @@ export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule
 
 // material, formula
 export { shippedMaterials } from './material/shipped-materials.js';
-export { hydrationSteps, type HydrationPlan } from './formula/hydration.js';
+export {
+  hydrationProgress,
+  hydrationSteps,
+  type HydrationPlan,
+  type HydrationProgress,
+} from './formula/hydration.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './formula/moisture.js';
 export {
   reasonForMoisture,
@@ -63,7 +68,7 @@ export { shippedAppliances } from './cook/shipped-appliances.js';
 // culture, growth, yield
 export { usualDoseMl, usualSpawnG } from './culture/dose.js';
 export { shippedSpecies } from './culture/shipped-species.js';
-export { expectedFraction, fitColonization } from './growth/fit-colonization.js';
+export { dayOfFraction, expectedFraction, fitColonization } from './growth/fit-colonization.js';
 export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from './growth/fit-colonization.js';
 export { biologicalEfficiency } from './yield/biological-efficiency.js';
 export { blockDryMassG } from './yield/block-dry-mass.js';
@@ -133,6 +138,7 @@ export {
   SHAKE_AT,
   dueItems,
   isLate,
+  isRunFull,
   isOn,
   lastFraction,
   nextCutMs,

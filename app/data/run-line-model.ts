@@ -1,7 +1,9 @@
 import {
+  dayOfFraction,
+  isRunFull,
   SHAKE_AT,
   expectedFraction,
-  hydrationSteps,
+  hydrationProgress,
   isOn,
   nextCutMs,
   type BatchView,
@@ -10,7 +12,6 @@ import {
 import { rangeWords, shortTime } from './words';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 
 /** One batch on one line. */
 export interface RunLineModel {
@@ -68,12 +69,10 @@ function growthBands(view: BatchView, nowMs: number): RunLineModel['bands'][numb
       (v) => v.state.phase === 'running' && v.state.shakenAt === undefined && v.state.suspect === undefined,
     );
   if (waiting && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
-    const shakeDay = forecast.midDay + Math.log(SHAKE_AT / (1 - SHAKE_AT)) / forecast.ratePerDay;
+    const shakeDay = dayOfFraction(forecast, SHAKE_AT);
     bands.push(band(start + (shakeDay - 1) * DAY_MS, start + (shakeDay + 1) * DAY_MS, 'shake', nowMs));
   }
-  const full = view.vessels.every(
-    (v) => v.state.phase === 'gone' || (v.state.marks[v.state.marks.length - 1]?.fraction ?? 0) >= 0.95,
-  );
+  const full = view.vessels.every((v) => v.state.phase === 'gone' || isRunFull(v));
   if (!full) {
     const [low, high] = [start + forecast.low * DAY_MS, start + forecast.high * DAY_MS];
     bands.push({ fromMs: low, toMs: high, label: `full ${rangeWords(low, high)}`, due: false });
@@ -102,15 +101,14 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
       due: cooled.coreCoolMs <= nowMs,
     };
   }
-  const steps = view.batch.formula === undefined ? [] : hydrationSteps(view.batch.formula.hydration);
-  const index = steps.findIndex((s) => s.step === view.lastStep);
-  const next = steps[index + 1];
+  const { formula } = view.batch;
+  const progress = formula && hydrationProgress(formula.hydration, view.lastStep, view.lastStepMs);
+  const next = progress?.following;
   if (next === undefined) {
     const full = view.inoculatedAtMs !== undefined;
     return { words: full ? 'ready' : 'load a cook', afterMs: nowMs, due: !full };
   }
-  const minutes = steps[index]?.minutes?.usual ?? 0;
-  const dueMs = (view.lastStepMs ?? view.madeAtMs) + minutes * MINUTE_MS;
+  const dueMs = progress?.dueMs ?? view.lastStepMs ?? view.madeAtMs;
   return {
     words: `${next.deed.toLowerCase()} ${dueMs > nowMs ? `at ${shortTime(dueMs, nowMs)}` : 'now'}`,
     afterMs: nowMs,

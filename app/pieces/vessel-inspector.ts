@@ -17,6 +17,7 @@ import {
   expectedFraction,
   forecastVessel,
   formatNumber,
+  isRunFull,
   lastFraction,
   type Photo,
   type Place,
@@ -77,8 +78,11 @@ export class VesselInspector {
   });
   protected readonly fullWords = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
-    if (forecast === undefined || at === undefined || this.fraction() >= 0.95) {
-      return this.fraction() >= 0.95 ? 'run full' : '';
+    if (isRunFull(this.vessel())) {
+      return 'run full';
+    }
+    if (forecast === undefined || at === undefined) {
+      return '';
     }
     const start = Date.parse(at);
     return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;

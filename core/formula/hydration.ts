@@ -61,3 +61,32 @@ const MIX: readonly HydrationPlan[] = [
 export function hydrationSteps(method: HydrationMethod): readonly HydrationPlan[] {
   return method === 'mix' ? MIX : SOAK_SIMMER;
 }
+
+export interface HydrationProgress {
+  readonly steps: readonly HydrationPlan[];
+  /** What goes on now; absent before the first step. */
+  readonly current?: HydrationPlan;
+  /** The next deed; absent when all is done. */
+  readonly following?: HydrationPlan;
+  /** When the next deed is due, ms since 1970; absent where nothing is waited for. */
+  readonly dueMs?: number;
+}
+
+const MINUTE_MS = 60_000;
+
+/** Where a batch stands between the sack and its vessels, by its last step and when that was done. */
+export function hydrationProgress(
+  method: HydrationMethod,
+  lastStep: HydrationStep | undefined,
+  lastStepMs: number | undefined,
+): HydrationProgress {
+  const steps = hydrationSteps(method);
+  const index = steps.findIndex((s) => s.step === lastStep);
+  const minutes = steps[index]?.minutes?.usual;
+  return {
+    steps,
+    current: steps[index],
+    following: steps[index + 1],
+    dueMs: minutes === undefined || lastStepMs === undefined ? undefined : lastStepMs + minutes * MINUTE_MS,
+  };
+}

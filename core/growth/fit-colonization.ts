@@ -29,7 +29,7 @@ export interface ColonizationForecast {
 }
 
 /** Full means 95 %: the last twentieth cannot be seen. */
-const FULL = 0.95;
+export const FULL = 0.95;
 const FULL_LOGIT = Math.log(FULL / (1 - FULL));
 /** People judge a jar to about ±7 points (from memory). */
 const MARK_SD = 0.07;
@@ -103,6 +103,14 @@ export function expectedFraction(
   day: number,
 ): number {
   return 1 / (1 + Math.exp(-forecast.ratePerDay * (day - forecast.midDay)));
+}
+
+/** Day on which a forecast reaches a fraction, 0 to 1 exclusive; the inverse of `expectedFraction`. */
+export function dayOfFraction(
+  forecast: Pick<ColonizationForecast, 'midDay' | 'ratePerDay'>,
+  fraction: number,
+): number {
+  return forecast.midDay + Math.log(fraction / (1 - fraction)) / forecast.ratePerDay;
 }
 
 interface Optimum {

@@ -41,9 +41,6 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
     }
     default:
   }
-  if ('vesselIds' in entry && entry.kind !== 'batchMade') {
-    entry.vesselIds.forEach((id) => vesselOf(house, id));
-  }
 }
 
 function checkTime(house: House, entry: Entry, nowMs: number): void {

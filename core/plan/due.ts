@@ -1,5 +1,5 @@
-import { hydrationSteps } from '../formula/hydration.js';
-import { expectedFraction } from '../growth/fit-colonization.js';
+import { hydrationProgress } from '../formula/hydration.js';
+import { FULL, dayOfFraction, expectedFraction } from '../growth/fit-colonization.js';
 import type { BatchView, CookView, House, VesselView } from '../house/house.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
 
@@ -42,19 +42,14 @@ function preparationDue(view: BatchView, house: House): DueItem[] {
   if (formula === undefined || !view.vessels.some((v) => v.state.phase === 'planned')) {
     return [];
   }
-  const steps = hydrationSteps(formula.hydration);
-  const doneIndex = steps.findIndex((s) => s.step === view.lastStep);
-  const next = steps[doneIndex + 1];
-  const current = steps[doneIndex];
-  if (next === undefined) {
+  const { current, following, dueMs } = hydrationProgress(formula.hydration, view.lastStep, view.lastStepMs);
+  const sinceMs = view.lastStepMs ?? view.madeAtMs;
+  if (following === undefined) {
     const pot = house.cooks.some((c) => isOn(c)) ? 'Next cook' : 'Load a cook';
-    return [due('stove', view.lastStepMs ?? view.madeAtMs, `${pot}: ${view.code}`, false, view.code)];
+    return [due('stove', sinceMs, `${pot}: ${view.code}`, false, view.code)];
   }
-  const atMs =
-    current?.minutes && view.lastStepMs !== undefined
-      ? view.lastStepMs + current.minutes.usual * MINUTE_MS
-      : (view.lastStepMs ?? view.madeAtMs);
-  return [due('stove', atMs, `${next.deed}, ${view.code}`, current?.minutes !== undefined, view.code)];
+  const isClock = current?.minutes !== undefined;
+  return [due('stove', dueMs ?? sinceMs, `${following.deed}, ${view.code}`, isClock, view.code)];
 }
 
 /** A cook that is on its way: the lid is on and it is not open yet. */
@@ -113,7 +108,7 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
   const items: DueItem[] = [];
   const toShake = view.batch.stage === 'grain' ? running.filter((v) => v.state.shakenAt === undefined) : [];
   if (toShake.length > 0 && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
-    const shakeDay = forecast.midDay + Math.log(SHAKE_AT / (1 - SHAKE_AT)) / forecast.ratePerDay;
+    const shakeDay = dayOfFraction(forecast, SHAKE_AT);
     items.push(
       due(
         'shelf',
@@ -126,7 +121,7 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
   }
   const fullMs = start + forecast.fullDay * DAY_MS;
   const lookMs = nextLook(running, start);
-  if (running.some((v) => lastFraction(v) < 0.95)) {
+  if (!running.every(isRunFull)) {
     items.push(
       due(
         'shelf',
@@ -154,6 +149,11 @@ function nextLook(running: readonly VesselView[], startMs: number): number {
 /** The last fraction noted of a vessel; 0 before the first look. */
 export function lastFraction(view: VesselView): number {
   return view.state.marks[view.state.marks.length - 1]?.fraction ?? 0;
+}
+
+/** Whether it was seen to have run full. */
+export function isRunFull(view: VesselView): boolean {
+  return lastFraction(view) >= FULL;
 }
 
 function count(n: number, view: BatchView): string {

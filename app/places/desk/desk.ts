@@ -16,7 +16,7 @@ import {
   decimalsOf,
   formatNumber,
   isOn,
-  lastFraction,
+  isRunFull,
   type BatchView,
   type Formula,
 } from '../../../core/index';
@@ -230,7 +230,7 @@ function isUnderWay(view: BatchView): boolean {
     view.vessels.some(
       (v) =>
         waiting(v.state.phase) ||
-        (v.state.phase === 'running' && (v.state.place !== 'fridge' || lastFraction(v) < 0.95)),
+        (v.state.phase === 'running' && (v.state.place !== 'fridge' || !isRunFull(v))),
     )
   );
 }

@@ -3,6 +3,7 @@ import {
   SHAKE_AT,
   expectedFraction,
   forecastVessel,
+  isRunFull,
   lastFraction,
   type BatchView,
   type House,
@@ -73,7 +74,7 @@ function shelfBatch(
   const nearThird = expected >= SHAKE_AT - 0.05 && expected < 0.9;
   const toShake = nearThird ? sound.filter((v) => v.state.shakenAt === undefined) : [];
   const grain = view.batch.formula?.parts[0]?.material.name.split(',')[0]?.toLowerCase() ?? 'grain';
-  const full = sound.length > 0 && sound.every((v) => lastFraction(v) >= 0.95);
+  const full = sound.length > 0 && sound.every(isRunFull);
   return {
     view,
     details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, day ${Math.floor(day)}`,
@@ -132,7 +133,7 @@ function shelfJar(view: VesselView): ShelfJar {
 
 function remarkOf(sound: readonly VesselView[]): string {
   const stalled = sound.filter((v) => forecastVessel(v)?.stalled === true);
-  const full = sound.filter((v) => lastFraction(v) >= 0.95).length;
+  const full = sound.filter(isRunFull).length;
   const words = [
     full > 0 && full < sound.length ? `${full} run to the glass.` : '',
     stalled.length > 0 ? `${stalled.map((v) => v.code).join(', ')} gained nothing in 4 days.` : '',

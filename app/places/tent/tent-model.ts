@@ -3,6 +3,7 @@ import {
   blockDryMassG,
   forecastVessel,
   formatNumber,
+  isRunFull,
   lastFraction,
   nextCutMs,
   type House,
@@ -67,7 +68,7 @@ function tentBlock(view: VesselView, nowMs: number): TentBlock {
 function runningBlock(view: VesselView, nowMs: number): TentBlock {
   const forecast = forecastVessel(view);
   const start = Date.parse(view.state.inoculatedAt ?? new Date(nowMs).toISOString());
-  const full = lastFraction(view) >= 0.95;
+  const full = isRunFull(view);
   return {
     view,
     look: 'running',

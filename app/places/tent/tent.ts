@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { blockDryMassG, formatNumber, lastFraction, type VesselView } from '../../../core/index';
+import { blockDryMassG, formatNumber, isRunFull, lastFraction, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -127,7 +127,7 @@ export class Tent {
   protected readonly lastFraction = lastFraction;
 
   protected isFull(view: VesselView): boolean {
-    return lastFraction(view) >= 0.95;
+    return isRunFull(view);
   }
 
   protected select(block: TentBlock): void {
