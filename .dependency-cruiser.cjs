@@ -23,7 +23,7 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-peer'], pathNot: 'node_modules/(zod|fflate)/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-peer'], pathNot: 'node_modules/(zod|fflate|minisearch|parse-ingredient)/' },
     },
     {
       name: 'core-has-one-door',

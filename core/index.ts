@@ -1,5 +1,6 @@
 // quantity
 export { convert, type ConvertOptions } from './quantity/convert.js';
+export { formatAmount } from './quantity/format-amount.js';
 export { decimalsOf, formatNumber, kitchenMeasure, roundToStep } from './quantity/format.js';
 export { parseNumber } from './quantity/parse-number.js';
 export { UNITS, type UnitName } from './quantity/units.js';
@@ -8,13 +9,39 @@ export { UNITS, type UnitName } from './quantity/units.js';
 export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule } from './errors.js';
 
 // material, formula
+export { dryDown, type DryDown } from './material/dry-down.js';
+export { asMeasured, moistureOf } from './material/effective.js';
 export { shippedMaterials } from './material/shipped-materials.js';
 export {
+  MOST_LINES,
+  auditFormula,
+  type Audit,
+  type AuditLine,
+  type AuditOptions,
+  type AuditPart,
+} from './formula/audit/audit.js';
+export { formulaFromAudit } from './formula/audit/formula-from-audit.js';
+export { MaterialMatcher, phraseOf, type Match } from './formula/audit/match-material.js';
+export { readLine, type Amount, type ReadLine } from './formula/audit/read-line.js';
+export { blendOf, fieldCapacityOf, type Blend, type BlendPart } from './formula/blend.js';
+export { pourOut, splitIntoBottles, type Pour } from './formula/bottles.js';
+export { correctMix, type Correction } from './formula/correct.js';
+export { boughtAs, costOf, type BatchCost } from './formula/cost.js';
+export { findingsFor, LIMITS, type Finding, type FindingCode } from './formula/findings.js';
+export {
+  SCHOOLS,
   hydrationProgress,
   hydrationSteps,
+  schoolOf,
+  stepsOf,
   type HydrationPlan,
   type HydrationProgress,
+  type School,
 } from './formula/hydration.js';
+export { liquidMaltFor } from './formula/malt-substitute.js';
+export { nextTime, type NextTime, type PastBatch } from './formula/next-time.js';
+export { dryBasis, pelegMoisture, wetBasis } from './formula/peleg.js';
+export { nextDrops, type PhAdvice, type PhReading } from './formula/ph-drops.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './formula/moisture.js';
 export {
   reasonForMoisture,
@@ -24,9 +51,47 @@ export {
   type ReasonStep,
 } from './formula/reasons.js';
 export { resolveFormula } from './formula/resolve.js';
-export { COUNT_RULE, MOISTURE_RULE, SPARE_RULE, fillRule, scaleFormula } from './formula/scale.js';
-export type { ScaleTarget, ScaleWarning, ScaledFormula, ScaledPart } from './formula/scale.js';
-export { cultureVesselTypes, shippedFormulas, shippedVesselTypes } from './formula/shipped-formulas.js';
+export { scaleFormula } from './formula/scale.js';
+export {
+  COUNT_RULE,
+  MOISTURE_RULE,
+  SPARE_RULE,
+  STRENGTH_RULE,
+  eachMlRule,
+  fillRule,
+} from './formula/scaled-formula.js';
+export type {
+  DissolvedAmounts,
+  ScaleTarget,
+  ScaleWarning,
+  ScaledFormula,
+  ScaledPart,
+} from './formula/scaled-formula.js';
+export { doseFor, isSugar, solidsPerGram } from './formula/scale-dissolved.js';
+export { shippedFormulas } from './formula/shipped-formulas.js';
+export { cultureVesselTypes, shippedVesselTypes } from './formula/shipped-vessel-types.js';
+export { adviseTreatment, type TreatmentAdvice } from './formula/treatment.js';
+export {
+  uptakeAfter,
+  uptakeCurve,
+  uptakeKind,
+  uptakeRate,
+  uptakeStages,
+  uptakeWindow,
+  type UptakeKind,
+  type UptakePoint,
+  type UptakeStage,
+} from './formula/uptake.js';
+export {
+  boxMl,
+  cylinderMl,
+  pourDepthMm,
+  pourVolumeMl,
+  usualLiquidMl,
+  vesselsFor,
+} from './formula/vessel-size.js';
+export { withSchool } from './formula/with-school.js';
+export { shoppingList, stockLeftG, type ToBuy } from './stock/stock.js';
 
 // steam, heat
 export { atmosphericPressure } from './steam/atmosphere.js';
@@ -56,6 +121,7 @@ export type { CookPhase, CookState, CookVerdict } from './cook/cook-state.js';
 export {
   coreCoolMinutes,
   householdAtmosphereKPa,
+  inCooker,
   openAfterMinutes,
   planCook,
   SAFE_CORE_C,
@@ -74,28 +140,25 @@ export { biologicalEfficiency } from './yield/biological-efficiency.js';
 export { blockDryMassG } from './yield/block-dry-mass.js';
 
 // records
-export {
-  Batch,
-  BatchPlan,
-  Cook,
-  Photo,
-  ResolvedFormula,
-  Vessel,
-  batchCode,
-  vesselCode,
-} from './record/batch.js';
+export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, batchCode, vesselCode } from './record/batch.js';
 export {
   Appliance,
   Figure,
   Formula,
   Household,
+  HydrationMethod,
   Isolate,
   Material,
+  MaterialFamily,
+  ResolvedFormula,
   Species,
   Stage,
   VesselKind,
   VesselType,
+  type DissolvedFormula,
+  type SolidFormula,
 } from './record/definitions.js';
+export { improveDefinitions } from './record/improve.js';
 export { effectiveEntries, type Fact, type FactOf } from './record/effective.js';
 export {
   Contaminant,
@@ -155,6 +218,7 @@ export {
   writeArchive,
   type Manifest,
 } from './exchange/archive.js';
+export { batchSheet, type BatchSheet } from './exchange/batch-sheet.js';
 export { labelContent, type LabelContent } from './exchange/label.js';
 export { mergeArchives, type MergeDifference, type Merged } from './exchange/merge.js';
 

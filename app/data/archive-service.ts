@@ -1,5 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import { MOST_ARCHIVE_BYTES, TABLE_NAMES, type Records, type TableName } from '../../core/index';
+import {
+  MOST_ARCHIVE_BYTES,
+  TABLE_NAMES,
+  improveDefinitions,
+  shippedDefinitions,
+  type Records,
+  type TableName,
+} from '../../core/index';
 import { ArchiveWorker } from '../workers/archive-client';
 import { HOUSE_DB, type HouseDb } from './house-db';
 import { WHICH_HOUSE } from './which-house';
@@ -64,7 +71,13 @@ export async function readAllRecords(db: HouseDb): Promise<Records> {
   });
 }
 
-async function replaceAll(db: HouseDb, records: Records): Promise<void> {
+/** An archive of an older version lacks what ships now. */
+function improved(records: Records): Records {
+  return { ...records, ...improveDefinitions(records, shippedDefinitions(new Date().toISOString())) };
+}
+
+async function replaceAll(db: HouseDb, read: Records): Promise<void> {
+  const records = improved(read);
   await db.transaction('rw', [...TABLE_NAMES], async () => {
     for (const name of TABLE_NAMES) {
       await putRows(db, name, records);

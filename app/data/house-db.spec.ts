@@ -20,14 +20,22 @@ describe('the database', () => {
     const db = new HouseDb(NAME);
     for (const name of TABLE_NAMES) {
       const rows: unknown[] = await db.rows(name).toArray();
-      expect(rows.length).withContext(name).toBe(tables[name].length);
+      expect(rows.length).withContext(name).toBeGreaterThanOrEqual(tables[name].length);
+      const ids = new Set(rows.map((row) => (row as { id: string }).id));
+      expect(tables[name].every((row) => ids.has((row as { id: string }).id)))
+        .withContext(name)
+        .toBeTrue();
       rows.forEach((row) =>
         expect(readRow(name, row).ok)
           .withContext(`${name} ${JSON.stringify(row).slice(0, 80)}`)
           .toBe(true),
       );
     }
-    expect(db.verno).toBe(1);
+    expect(db.verno).toBe(2);
+    const wheat = await db.rows('materials').get('wheat');
+    expect(wheat?.nitrogen?.value).toBeGreaterThan(0);
+    expect(await db.rows('formulas').get('malt-agar')).toBeDefined();
+    expect((await db.rows('appliances').get('canner'))?.places['bottle-500']).toBeGreaterThan(0);
     db.close();
   });
 });

@@ -4,6 +4,7 @@ import {
   SHAKE_AT,
   expectedFraction,
   hydrationProgress,
+  stepsOf,
   isOn,
   nextCutMs,
   type BatchView,
@@ -102,7 +103,7 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
     };
   }
   const { formula } = view.batch;
-  const progress = formula && hydrationProgress(formula.hydration, view.lastStep, view.lastStepMs);
+  const progress = formula && hydrationProgress(stepsOf(view.batch), view.lastStep, view.lastStepMs);
   const next = progress?.following;
   if (next === undefined) {
     const full = view.inoculatedAtMs !== undefined;

@@ -10,6 +10,7 @@ import {
   nextCookNumber,
   receiveCulture,
   type Appliance,
+  type BatchPlan,
   type CookId,
   type CookPlan,
   type Entry,
@@ -74,12 +75,17 @@ export class Scribe {
     });
   }
 
-  async makeBatch(formula: ResolvedFormula, scaled: ScaledFormula): Promise<NewBatch | undefined> {
+  async makeBatch(
+    formula: ResolvedFormula,
+    scaled: ScaledFormula,
+    choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
+  ): Promise<NewBatch | undefined> {
     const made = makeBatch(
       formula,
       scaled,
       nextBatchNumber(this.mustHouse().records, formula.stage),
       this.context(),
+      choices,
     );
     return (await this.keep(made)) ? made : undefined;
   }

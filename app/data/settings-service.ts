@@ -15,6 +15,18 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   netKW: 'Heat (kW)',
   usualCount: 'How many',
   name: 'Name',
+  pricePerKg: 'Price (a kg)',
+  'densityGPerL.value': 'Density (g/l)',
+  'moisture.value': 'Moisture',
+  'stock.massG': 'On the shelf (g)',
+  lot: 'Lot',
+  currency: 'Money',
+  cookPrice: 'Price of a cook',
+  capacityMl: 'Capacity (ml)',
+  finishedG: 'Finished mass (g)',
+  usualMl: 'Usual fill (ml)',
+  emptyG: 'Empty mass (g)',
+  parts: 'Ingredients',
 };
 
 /** Changes definitions in place. Each is parsed by its schema before it is kept. */
@@ -42,6 +54,23 @@ export class SettingsService {
         await this.db
           .rows(table)
           .put(parse(table, { ...row, ...change, updatedAt: new Date().toISOString() }));
+      });
+      this.notices.clear();
+      return true;
+    } catch (error) {
+      this.notices.show({
+        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+      });
+      return false;
+    }
+  }
+
+  /** Adds one definition. @returns whether it was kept */
+  async add<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
+    try {
+      const parsed = parse(table, row);
+      await this.db.transaction('rw', table, async () => {
+        await this.db.rows(table).add(parsed);
       });
       this.notices.clear();
       return true;

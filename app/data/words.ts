@@ -2,8 +2,9 @@ import { format, isSameDay } from 'date-fns';
 import {
   batchCode,
   formatNumber,
-  hydrationSteps,
+  stepsOf,
   UNITS,
+  type BatchId,
   type Contaminant,
   type CookStep,
   type Entry,
@@ -75,10 +76,32 @@ export function vesselWords(ids: readonly VesselId[], house: House): string {
   return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
 }
 
+/** Money with two decimals and the household's own sign. */
+export function moneyWords(value: number, currency: string): string {
+  return `${currency === '' ? '' : `${currency}\u2009`}${formatNumber(value, 2)}`;
+}
+
+/** Grams as a scale shows them: "4.4 g", "1 980 g". */
+export function amountWords(massG: number): string {
+  return `${formatNumber(massG, massG < 100 && !Number.isInteger(massG) ? 1 : 0)} g`;
+}
+
+/** "14 h", "12 min". */
+export function durationWords(minutes: number): string {
+  return minutes >= 120
+    ? `${formatNumber(minutes / 60, Number.isInteger(minutes / 60) ? 0 : 1)} h`
+    : `${formatNumber(minutes)} min`;
+}
+
+function materialWords(id: string, batchId: BatchId, house: House): string {
+  const part = house.batchById.get(batchId)?.batch.plan?.parts.find((p) => p.materialId === id);
+  return (part?.name ?? id).toLowerCase();
+}
+
 /** The deed of a step in the words of the batch's own method: jars for grain, bags for bulk. */
 function stepWords(entry: EntryOf<'stepDone'>, house: House): string {
-  const method = house.batchById.get(entry.batchId)?.batch.formula?.hydration ?? 'soak-simmer';
-  return hydrationSteps(method).find((s) => s.step === entry.step)?.deed ?? entry.step;
+  const batch = house.batchById.get(entry.batchId)?.batch;
+  return (batch && stepsOf(batch).find((s) => s.step === entry.step)?.deed) ?? entry.step;
 }
 
 /** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
@@ -97,6 +120,16 @@ export function entryWords(entry: Entry, house: House): string {
       return `${code}: tissue ${{ dry: 'too dry', right: 'clean', wet: 'wet' }[entry.result]}`;
     case 'weighed':
       return `${code}: ${formatNumber(entry.massG)} g drained`;
+    case 'squeezed':
+      return `${code}: squeeze ${{ dry: 'too dry', right: 'right', wet: 'too wet' }[entry.result]}`;
+    case 'weighedOut':
+      return `${code}: ${amountWords(entry.massG)} ${materialWords(entry.materialId, entry.batchId, house)}`;
+    case 'adjusted':
+      return `${code}: ${amountWords(entry.massG)} ${entry.name.toLowerCase()} added`;
+    case 'volumeMeasured':
+      return `${code}: ${formatNumber(entry.volumeMl)} ml left`;
+    case 'phRead':
+      return `${code}: pH ${formatNumber(entry.ph, 1)}${entry.drops === 0 ? '' : `, ${entry.drops} drops`}`;
     case 'cookLoaded':
       return `${cook} loaded`;
     case 'cookStep':

@@ -8,38 +8,50 @@ export interface BalanceMark {
 
 const STEPS = 1000;
 
-/** Water and dry matter as one bar with the wanted moisture as its handle: drag it, or use the arrow keys. */
+/** Words of the bar: what is left of the handle, what is right of it, and what lies beyond the good range. */
+export interface BalanceWords {
+  readonly name: string;
+  readonly left: string;
+  readonly right: string;
+  readonly below: string;
+  readonly above: string;
+}
+
+/**
+ * Two things as one bar with the wanted share as its handle: water and dry matter, or a dissolved thing and its
+ * water. Drag it, or use the arrow keys; past batches are small marks.
+ */
 @Component({
   selector: 'nw-balance-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="above">
-      <span class="wanted rye strong" [class.leftward]="value() > 0.3" [style.left.%]="value() * 100"
+      <span class="wanted rye strong" [class.leftward]="at(value()) > 30" [style.left.%]="at(value())"
         >{{ percent(value()) }} wanted</span
       >
       @for (mark of marks(); track $index) {
-        <span class="past" [style.left.%]="mark.moisture * 100" aria-hidden="true"></span>
+        <span class="past" [style.left.%]="at(mark.moisture)" aria-hidden="true"></span>
       }
       @if (pastWords(); as words) {
-        <span class="words small soft" [style.left.%]="wordsAt() * 100">{{ words }}</span>
+        <span class="words small soft" [style.left.%]="at(wordsAt())">{{ words }}</span>
       }
     </div>
     <div class="bar">
-      <span class="water" [style.width.%]="value() * 100"
-        ><span>water {{ grams(waterG()) }} g</span></span
+      <span class="water" [style.width.%]="at(value())"
+        ><span>{{ words().left }}</span></span
       >
       <span class="dry"
-        ><span>dry matter {{ grams(dryG()) }} g</span></span
+        ><span>{{ words().right }}</span></span
       >
-      <span class="handle" [style.left.%]="value() * 100" aria-hidden="true"></span>
+      <span class="handle" [style.left.%]="at(value())" aria-hidden="true"></span>
       <input
         #box
         type="range"
         min="0"
         [max]="steps"
         step="5"
-        [value]="value() * steps"
-        aria-label="Wanted moisture"
+        [value]="(value() / end()) * steps"
+        [attr.aria-label]="words().name"
         [attr.aria-valuetext]="percent(value())"
         (input)="drag(box)"
       />
@@ -47,13 +59,13 @@ const STEPS = 1000;
     <div class="below small">
       <span
         class="good"
-        [style.left.%]="low() * 100"
-        [style.width.%]="(high() - low()) * 100"
+        [style.left.%]="at(low())"
+        [style.width.%]="at(high()) - at(low())"
         aria-hidden="true"
       ></span>
-      <span class="drier soft" [style.right.%]="100 - low() * 100">drier runs slowly</span>
-      <span class="wetter soft" [style.left.%]="high() * 100">wetter bursts and sours</span>
-      <span class="range strong" [style.left.%]="(low() + high()) * 50"
+      <span class="drier soft" [style.right.%]="100 - at(low())">{{ words().below }}</span>
+      <span class="wetter soft" [style.left.%]="at(high())">{{ words().above }}</span>
+      <span class="range strong" [style.left.%]="(at(low()) + at(high())) / 2"
         >good {{ number(low()) }} to {{ percent(high()) }}</span
       >
     </div>
@@ -67,8 +79,9 @@ export class BalanceBar {
   /** The handle stops at these. */
   readonly least = input(0.2);
   readonly most = input(0.86);
-  readonly waterG = input.required<number>();
-  readonly dryG = input.required<number>();
+  readonly words = input.required<BalanceWords>();
+  /** The share at the right end of the bar. */
+  readonly end = input(1);
   readonly marks = input<readonly BalanceMark[]>([]);
 
   protected readonly steps = STEPS;
@@ -83,22 +96,23 @@ export class BalanceBar {
   });
 
   protected drag(box: HTMLInputElement): void {
-    const wanted = Number(box.value) / STEPS;
+    const wanted = (Number(box.value) / STEPS) * this.end();
     const kept = Math.min(this.most(), Math.max(this.least(), wanted));
-    box.value = String(kept * STEPS);
+    box.value = String((kept / this.end()) * STEPS);
     this.value.set(kept);
   }
 
-  protected grams(value: number): string {
-    return formatNumber(value);
+  /** Place on the bar, %. */
+  protected at(share: number): number {
+    return Math.min(100, (share / this.end()) * 100);
   }
 
   protected number(fraction: number): string {
-    return formatNumber(fraction * 100);
+    const shown = fraction * 100;
+    return formatNumber(shown, Math.abs(shown - Math.round(shown)) < 0.05 ? 0 : 1);
   }
 
   protected percent(fraction: number): string {
-    const shown = fraction * 100;
-    return `${formatNumber(shown, Math.abs(shown - Math.round(shown)) < 0.05 ? 0 : 1)} %`;
+    return `${this.number(fraction)} %`;
   }
 }

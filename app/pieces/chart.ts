@@ -8,12 +8,20 @@ import {
   DestroyRef,
   signal,
 } from '@angular/core';
-import { LineChart } from 'echarts/charts';
-import { GridComponent, MarkLineComponent } from 'echarts/components';
+import { BarChart, LineChart } from 'echarts/charts';
+import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent } from 'echarts/components';
 import { init, use, type EChartsCoreOption, type EChartsType } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 
-use([LineChart, GridComponent, MarkLineComponent, CanvasRenderer]);
+use([
+  BarChart,
+  LineChart,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  CanvasRenderer,
+]);
 
 /** Draws chart options into its host and follows the host's size. */
 @Directive({ selector: '[nwChart]' })

@@ -4,6 +4,7 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { chamberProfile, f0, holdLeftMinutes, profileUntil, type CookView } from '../../core/index';
 import { COOK_WORDS } from '../data/words';
 import { Chart } from './chart';
+import { colorsOf } from './chart-colors';
 
 const MINUTE_MS = 60_000;
 /** The heat that a chamber earns is summed at this many moments. */
@@ -82,12 +83,7 @@ export class CookCurve {
   });
 
   protected readonly options = computed<EChartsCoreOption>(() => {
-    // ECharts draws on a canvas, which cannot read light-dark(): resolve the colors here.
-    const ink = resolved(this.host, '--rim');
-    const soft = resolved(this.host, '--soft');
-    const line = resolved(this.host, '--line');
-    const rye = resolved(this.host, '--rye');
-    const done = resolved(this.host, '--done');
+    const { ink, soft, line, rye, done, font } = colorsOf(this.host);
     const { points, nowMinutes } = this.profile();
     const startMs = this.startMs();
     const toTime = (minutes: number) => startMs + minutes * MINUTE_MS;
@@ -99,7 +95,7 @@ export class CookCurve {
     ];
     const heat = heatCurve(points).map(([m, v]) => [toTime(m), v]);
     const nowTime = toTime(nowMinutes);
-    const text = { color: soft, fontSize: 15, fontFamily: 'Atkinson Hyperlegible Next Variable' };
+    const text = { color: soft, fontSize: 15, fontFamily: font };
     const axis = {
       type: 'time',
       min: startMs,
@@ -217,14 +213,4 @@ function heatCurve(points: readonly { minutes: number; celsius: number }[]): [nu
     const minutes = (end * i) / F0_POINTS;
     return [minutes, f0(profileUntil(points, minutes))];
   });
-}
-
-/** A custom property as the browser paints it. */
-function resolved(host: HTMLElement, name: string): string {
-  const probe = document.createElement('span');
-  probe.style.color = `var(${name})`;
-  host.append(probe);
-  const painted = getComputedStyle(probe).color;
-  probe.remove();
-  return painted;
 }

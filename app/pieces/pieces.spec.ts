@@ -87,8 +87,13 @@ describe('the balance bar', () => {
     value: 0.5,
     low: 0.45,
     high: 0.55,
-    waterG: 1764,
-    dryG: 1764,
+    words: {
+      name: 'Wanted moisture',
+      left: 'water 1 764 g',
+      right: 'dry matter 1 764 g',
+      below: 'drier runs slowly',
+      above: 'wetter sours',
+    },
     marks: [{ moisture: 0.515 }, { moisture: 0.522 }],
   };
 
@@ -110,6 +115,24 @@ describe('the balance bar', () => {
     expect(text).toContain('last two weighed 51.5 and 52.2 %');
     expect(text).toContain('good 45 to 55 %');
     expect(host.querySelector('input')!.getAttribute('aria-valuetext')).toBe('50 %');
+    expect(host.querySelector('input')!.getAttribute('aria-label')).toBe('Wanted moisture');
+  });
+
+  it('spreads a small share over the whole bar', async () => {
+    const { fixture, host } = await render(BalanceBar, {
+      ...inputs,
+      value: 0.02,
+      low: 0.018,
+      high: 0.025,
+      least: 0.001,
+      most: 0.12,
+      end: 0.05,
+      marks: [],
+    });
+    expect(host.querySelector<HTMLElement>('.water')!.style.width).toBe('40%');
+    type(host.querySelector('input')!, '500');
+    expect(fixture.componentInstance.value()).toBeCloseTo(0.025, 9);
+    expect(host.textContent).toContain('good 1.8 to 2.5 %');
   });
 });
 

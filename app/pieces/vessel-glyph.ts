@@ -45,6 +45,22 @@ const DRAWINGS: Readonly<Record<VesselKind, Drawing>> = {
     dots: 90,
     tag: { x: 29, y: 29 },
   },
+  tray: {
+    box: '0 0 66 58',
+    outline: 'M4 24h58l-4 26a4 4 0 0 1-4 3.500H12a4 4 0 0 1-4-3.500z',
+    lid: 'M2 20h62',
+    body: { left: 10, right: 56, top: 28, bottom: 51 },
+    dots: 190,
+    tag: { x: 33, y: 39 },
+  },
+  tub: {
+    box: '0 0 66 58',
+    outline: 'M5 12h56l-3 40a4 4 0 0 1-4 3.500H12a4 4 0 0 1-4-3.500z',
+    lid: 'M3 5.500h60v6.500H3z',
+    body: { left: 9, right: 57, top: 17, bottom: 53 },
+    dots: 260,
+    tag: { x: 33, y: 36 },
+  },
   syringe: {
     box: '0 0 30 58',
     outline: 'M9 14h12v30H9z',

@@ -66,12 +66,13 @@ describe('the frame', () => {
 
   it('counts records that it cannot read, and leaves them where they are', async () => {
     setup = await demoHouse(worker);
+    const before = await setup.db.rows('materials').count();
     await setup.db.table('materials').put({ id: 'odd', densityGPerL: 'thick' });
     const frame = await render(Frame);
     await new Promise((resolve) => setTimeout(resolve, 200));
     await frame.fixture.whenStable();
     expect(frame.text()).toContain('1 record cannot be read by this version, so left out. Kept as stored.');
-    expect(await setup.db.rows('materials').count()).toBe(8);
+    expect(await setup.db.rows('materials').count()).toBe(before + 1);
   });
 
   it('follows a key to its place', async () => {

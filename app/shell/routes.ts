@@ -37,6 +37,36 @@ export const routes: Routes = [
         loadComponent: () => import('../places/desk/desk').then((m) => m.Desk),
       },
       {
+        path: 'desk/check',
+        title: 'Check a recipe · Nailwort',
+        loadComponent: () => import('../places/desk/check-recipe').then((m) => m.CheckRecipe),
+      },
+      {
+        path: 'desk/materials',
+        title: 'Materials · Nailwort',
+        loadComponent: () => import('../places/desk/materials').then((m) => m.Materials),
+      },
+      {
+        path: 'desk/vessels',
+        title: 'Vessels · Nailwort',
+        loadComponent: () => import('../places/desk/vessels').then((m) => m.Vessels),
+      },
+      {
+        path: 'desk/compare',
+        title: 'Compare · Nailwort',
+        loadComponent: () => import('../places/desk/compare').then((m) => m.Compare),
+      },
+      {
+        path: 'desk/formula/:id',
+        title: 'Formula · Nailwort',
+        loadComponent: () => import('../places/desk/edit-formula').then((m) => m.EditFormula),
+      },
+      {
+        path: 'desk/sheet/:code',
+        title: 'Sheet · Nailwort',
+        loadComponent: () => import('../places/desk/sheet').then((m) => m.Sheet),
+      },
+      {
         path: 'stove',
         title: 'Stove · Nailwort',
         loadComponent: () => import('../places/stove/stove').then((m) => m.Stove),

@@ -1,10 +1,9 @@
 import { expose } from 'comlink';
-import pdfmake from 'pdfmake/build/pdfmake.js';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { LabelContent } from '../../core/index';
 import type { LabelSheet } from './label-sheets';
+import { INK, PT_PER_MM, SOFT_INK, drawPdf, type PdfAnswer, type PdfFonts } from './pdf-kit';
 
-const MM = 72 / 25.4;
 const PAD = 7;
 /** Larger is no easier to scan at arm's length. */
 const MOST_QR_MM = 24;
@@ -13,34 +12,15 @@ const QR_SHARE = 0.32;
 const NARROW_PT = 105;
 /** Mean width of a letter of this face, in its own size; measured on these labels. */
 const LETTER_EM = 0.5;
-const INK = '#17324D';
-const SOFT_INK = '#4A6072';
-
-interface PdfMake {
-  addFonts(fonts: Record<string, Record<string, string>>): void;
-  addVirtualFileSystem(files: Record<string, string>): void;
-  createPdf(definition: TDocumentDefinitions): { getBuffer(): Promise<Uint8Array> };
-}
-
-type Answer =
-  { readonly ok: true; readonly value: Uint8Array } | { readonly ok: false; readonly message: string };
 
 const api = {
-  /** @param fonts addresses of the regular and bold .woff of this app */
-  async draw(
+  draw(
     labels: readonly LabelContent[],
     sheet: LabelSheet,
     byHand: boolean,
-    fonts: { regular: string; bold: string },
-  ): Promise<Answer> {
-    try {
-      const pdf = pdfmake as unknown as PdfMake;
-      pdf.addFonts({ Hyperlegible: { normal: fonts.regular, bold: fonts.bold } });
-      const buffer = await pdf.createPdf(definition(labels, sheet, byHand)).getBuffer();
-      return { ok: true, value: new Uint8Array(buffer) };
-    } catch (error) {
-      return { ok: false, message: error instanceof Error ? error.message : String(error) };
-    }
+    fonts: PdfFonts,
+  ): Promise<PdfAnswer> {
+    return drawPdf(definition(labels, sheet, byHand), fonts);
   },
 };
 
@@ -57,15 +37,15 @@ function definition(
   const perPage = rows * sheet.columns;
   const content = labels.flatMap((label, index): Content[] => {
     const onPage = index % perPage;
-    const x = (sheet.marginMm[0] + (onPage % sheet.columns) * sheet.labelMm[0]) * MM;
-    const y = (sheet.marginMm[1] + Math.floor(onPage / sheet.columns) * sheet.labelMm[1]) * MM;
+    const x = (sheet.marginMm[0] + (onPage % sheet.columns) * sheet.labelMm[0]) * PT_PER_MM;
+    const y = (sheet.marginMm[1] + Math.floor(onPage / sheet.columns) * sheet.labelMm[1]) * PT_PER_MM;
     const page: Content[] = onPage === 0 && index > 0 ? [{ text: '', pageBreak: 'before' }] : [];
     return [...page, ...cell(label, sheet, byHand, x, y)];
   });
   return {
-    pageSize: { width: sheet.pageMm[0] * MM, height: sheet.pageMm[1] * MM },
+    pageSize: { width: sheet.pageMm[0] * PT_PER_MM, height: sheet.pageMm[1] * PT_PER_MM },
     pageMargins: 0,
-    defaultStyle: { font: 'Hyperlegible', fontSize: 8.5, color: INK },
+    defaultStyle: { fontSize: 8.5 },
     info: { title: 'Nailwort labels' },
     content,
   };
@@ -73,8 +53,8 @@ function definition(
 
 /** Text goes in as text: the PDF library has no markup that a name could break out into. */
 function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number, y: number): Content[] {
-  const [width, height] = [sheet.labelMm[0] * MM, sheet.labelMm[1] * MM];
-  const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * MM, width * QR_SHARE);
+  const [width, height] = [sheet.labelMm[0] * PT_PER_MM, sheet.labelMm[1] * PT_PER_MM];
+  const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * PT_PER_MM, width * QR_SHARE);
   const textWidth = width - qrSize - 3 * PAD;
   const fontSize = textWidth < NARROW_PT ? 7.5 : 8.5;
   const shorten = (text: string) => cut(text, Math.floor(textWidth / (fontSize * LETTER_EM)));

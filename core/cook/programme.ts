@@ -1,6 +1,7 @@
 import { convert } from '../quantity/convert.js';
-import type { Appliance, Household, VesselType } from '../record/definitions.js';
+import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../errors.js';
+import type { BatchPlan } from '../record/batch.js';
 import { equalLethalityHold } from '../heat/lethality.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
@@ -37,8 +38,19 @@ const HOLD_STEP_MIN = 5;
 /** A day: beyond it the trade's hold says nothing any more. */
 const MOST_HOLD_MIN = 1440;
 
-/** Bags and large vessels take longer, since their middle is farther from the steam. */
-export function tradeHold(vessel: VesselType): TradeHold {
+/** Bottles up to this size take the short cycle of agar; larger ones longer. Common practice, no source. */
+const SMALL_BOTTLE_ML = 250;
+
+/**
+ * Bags and large vessels take longer, since their middle is farther from the steam. Liquids mix themselves and
+ * brown when they are held long: three schools run 15, 20 and 30 min.
+ */
+export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold {
+  if (stage === 'agar' || stage === 'liquid') {
+    return vessel.capacityMl <= SMALL_BOTTLE_ML
+      ? { minutes: 20, least: 15, most: 30, words: 'bottles and jars up to 250 ml' }
+      : { minutes: 30, least: 20, most: 45, words: 'liquids in larger bottles and jars' };
+  }
   return vessel.kind === 'bag'
     ? { minutes: 150, least: 120, most: 180, words: 'bags of 2 to 2.5 kg' }
     : { minutes: 90, least: 60, most: 120, words: 'pint and quart jars' };
@@ -60,6 +72,24 @@ export interface CookPlan {
   readonly places: number;
 }
 
+/** What stands in the cooker for a batch: plates are cooked in bottles and poured afterwards. */
+export function inCooker(batch: {
+  readonly vessel: VesselType;
+  readonly plan?: Pick<BatchPlan, 'cookedIn' | 'vesselWetG' | 'vesselMl'>;
+}): { readonly vessel: VesselType; readonly wetG: number; readonly vesselsPerPlace: number } {
+  const { plan, vessel } = batch;
+  const wetG = plan?.vesselWetG ?? 0;
+  if (plan?.cookedIn === undefined || plan.vesselMl === undefined) {
+    return { vessel, wetG, vesselsPerPlace: 1 };
+  }
+  const { eachMl } = plan.cookedIn;
+  return {
+    vessel: plan.cookedIn.vessel,
+    wetG: (wetG * eachMl) / plan.vesselMl,
+    vesselsPerPlace: eachMl / plan.vesselMl,
+  };
+}
+
 /** Air pressure where this household is: its barometer, or the standard atmosphere at its altitude. */
 export function householdAtmosphereKPa(house: Pick<Household, 'altitudeM' | 'barometerKPa'>): number {
   return house.barometerKPa ?? atmosphericPressure(house.altitudeM);
@@ -77,6 +107,8 @@ export function planCook(input: {
   readonly vessel: VesselType;
   readonly count: number;
   readonly vesselWetG: number;
+  /** What is in them; grain when left out. */
+  readonly stage?: Stage;
 }): CookPlan {
   const { appliance, house, vessel } = input;
   const atmosphereKPa = householdAtmosphereKPa(house);
@@ -86,7 +118,7 @@ export function planCook(input: {
     gaugeKPa: convert(TRADE_GAUGE_PSI, 'psi', 'kPa'),
     altitudeM: SEA_LEVEL_M,
   });
-  const trade = tradeHold(vessel);
+  const trade = tradeHold(vessel, input.stage);
   const exact = equalLethalityHold(trade.minutes, chamberC, seaChamberC);
   const holdMinutes = Math.ceil(Math.max(exact, trade.minutes) / HOLD_STEP_MIN - 1e-6) * HOLD_STEP_MIN;
   if (!(holdMinutes <= MOST_HOLD_MIN)) {

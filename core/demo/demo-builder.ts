@@ -1,7 +1,9 @@
 import { planCook } from '../cook/programme.js';
-import { hydrationSteps } from '../formula/hydration.js';
+import { stepsOf } from '../formula/hydration.js';
 import { resolveFormula } from '../formula/resolve.js';
 import { scaleFormula } from '../formula/scale.js';
+import { adviseTreatment } from '../formula/treatment.js';
+import { withSchool } from '../formula/with-school.js';
 import { buildHouse } from '../house/build-house.js';
 import { checkEntry } from '../house/check-entry.js';
 import { makeBatch, makeCook, receiveCulture, type NewBatch } from '../house/make.js';
@@ -77,16 +79,19 @@ export class DemoBuilder {
     count: number,
     weighedMoisture?: number,
   ): readonly VesselId[] {
-    const formula = resolveFormula(
-      this.records.formulas.find((f) => f.id === formulaId)!,
-      this.records.materials,
+    const formula = withSchool(
+      resolveFormula(
+        this.records.formulas.find((f) => f.id === formulaId)!,
+        this.records.materials,
+      ),
     );
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
     const scaled = scaleFormula(formula, { vessel, count, spare: 0.05 });
-    const made = makeBatch(formula, scaled, number, this.context(atMs));
+    const { treatment } = adviseTreatment(formula.stage, scaled.parts);
+    const made = makeBatch(formula, scaled, number, this.context(atMs), { treatment });
     const ids = this.keep(made);
     let ms = atMs + 10 * MINUTE_MS;
-    for (const { step, minutes } of hydrationSteps(formula.hydration)) {
+    for (const { step, minutes } of stepsOf(made.batch)) {
       this.say(ms, { kind: 'stepDone', batchId: made.batch.id, step });
       if (step === 'dryEnough' && weighedMoisture !== undefined) {
         this.say(ms + MINUTE_MS, {
@@ -96,6 +101,9 @@ export class DemoBuilder {
         });
         const massG = Math.round(made.batch.plan!.dryMatterG / (1 - weighedMoisture));
         this.say(ms + 2 * MINUTE_MS, { kind: 'weighed', batchId: made.batch.id, massG });
+      }
+      if (step === 'mix') {
+        this.say(ms + MINUTE_MS, { kind: 'squeezed', batchId: made.batch.id, result: 'right' });
       }
       ms += ((minutes?.usual ?? 5) + 3) * MINUTE_MS;
     }
@@ -118,6 +126,7 @@ export class DemoBuilder {
       vessel: first.batch.vessel,
       count: vesselIds.length,
       vesselWetG: first.batch.plan!.vesselWetG,
+      stage: first.batch.stage,
     });
     const { cook, entry } = makeCook(
       appliance,

@@ -1,8 +1,9 @@
 import { shippedAppliances } from '../cook/shipped-appliances.js';
 import { shippedSpecies } from '../culture/shipped-species.js';
-import { cultureVesselTypes, shippedFormulas, shippedVesselTypes } from '../formula/shipped-formulas.js';
+import { shippedFormulas } from '../formula/shipped-formulas.js';
+import { cultureVesselTypes, shippedVesselTypes } from '../formula/shipped-vessel-types.js';
 import { shippedMaterials } from '../material/shipped-materials.js';
-import type { Household, Isolate } from '../record/definitions.js';
+import type { Household, Isolate, Material } from '../record/definitions.js';
 import { emptyRecords, type Records } from '../record/tables.js';
 import { DemoBuilder } from './demo-builder.js';
 
@@ -62,6 +63,8 @@ export function hollinRow(
     name: 'Hollin Row',
     madeUp: true,
     altitudeM: 640,
+    cookPrice: 0.5,
+    boughtPrice: { dish: 2.4, jar: 11, block: 16 },
   };
   const isolate = (id: string, speciesId: string, name: string): Isolate => ({
     id,
@@ -73,6 +76,7 @@ export function hollinRow(
   const demo = new DemoBuilder(
     {
       ...shippedDefinitions(updatedAt),
+      materials: shippedMaterials(updatedAt).map((m) => withShelf(m, SHELF[m.id], updatedAt)),
       household: [house],
       isolates: [
         isolate('bp-alder', 'black-poplar', 'BP-Alder'),
@@ -90,6 +94,34 @@ export function hollinRow(
   addShelf(demo, day, cultures);
   addToday(demo, nowMs);
   return demo.records;
+}
+
+/** Invented prices and stocks of the made-up household. */
+const SHELF: Readonly<Record<string, { pricePerKg: number; massG?: number; lot?: string }>> = {
+  wheat: { pricePerKg: 1.2, massG: 22_000, lot: 'lot 3' },
+  rye: { pricePerKg: 1.6, massG: 9000 },
+  'barley-covered': { pricePerKg: 1, massG: 20_000 },
+  gypsum: { pricePerKg: 3.5, massG: 1800 },
+  'hardwood-pellets': { pricePerKg: 0.45, massG: 30_000 },
+  'wheat-bran': { pricePerKg: 1.1, massG: 4000 },
+  'soy-hull': { pricePerKg: 0.8, massG: 6000 },
+  'malt-dry': { pricePerKg: 14, massG: 800 },
+  agar: { pricePerKg: 62, massG: 250 },
+};
+
+function withShelf(
+  material: Material,
+  shelf: (typeof SHELF)[string] | undefined,
+  countedAt: string,
+): Material {
+  return shelf === undefined
+    ? material
+    : {
+        ...material,
+        pricePerKg: shelf.pricePerKg,
+        ...(shelf.massG !== undefined && { stock: { massG: shelf.massG, countedAt } }),
+        ...(shelf.lot !== undefined && { lot: shelf.lot }),
+      };
 }
 
 type DayAt = (daysAgo: number, hour: number) => number;
@@ -185,6 +217,14 @@ function addSummer(demo: DemoBuilder, day: DayAt, c: Cultures) {
 }
 
 function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSummer>): void {
+  const b26 = demo.medium(day(53, 13), 26, 'straw', 'tub-12', 1);
+  demo.spawn(day(52, 9), b26, spawn.g18.slice(2, 3), 240);
+  demo.look(day(43, 8), b26, 0.7);
+  demo.look(day(36, 8), b26, 1, 0);
+  demo.say(day(35, 9), { kind: 'opened', vesselIds: [...b26] });
+  demo.say(day(29, 9), { kind: 'pinned', vesselIds: [...b26] });
+  demo.say(day(24, 9), { kind: 'harvested', vesselIds: [...b26], massG: 412 });
+  demo.say(day(5, 9), { kind: 'discarded', vesselIds: [...b26], reason: 'spent' });
   const b27 = demo.medium(day(50, 13), 27, 'hardwood-hull', 'block-bag', 2);
   const b28 = demo.medium(day(50, 14), 28, 'hardwood-bran', 'block-bag', 4);
   demo.cook(day(49, 9), 7, [...b27, b28[0]!]);

@@ -1,4 +1,5 @@
 import {
+  HydrationMethod,
   TABLE_NAMES,
   expectedFraction,
   fitColonization,
@@ -11,6 +12,7 @@ import {
   tradeHold,
   usualDoseMl,
   usualSpawnG,
+  vesselsFor,
 } from '../index.js';
 import { START_MS } from '../testing/sample-house.js';
 
@@ -29,12 +31,23 @@ describe('what ships', () => {
 
   it('has a source beside every figure', () => {
     const figures = [
-      ...shipped.materials.flatMap((m) => [m.densityGPerL, m.moisture]),
-      ...shipped.formulas.flatMap((f) => [f.targetMoisture, f.settledGPerL]),
+      ...shipped.materials.flatMap((m) => [
+        m.densityGPerL ?? m.moisture,
+        m.moisture,
+        m.carbon ?? m.moisture,
+        m.nitrogen ?? m.moisture,
+        m.solids ?? m.moisture,
+        m.fieldCapacity ?? m.moisture,
+      ]),
+      ...shipped.formulas.flatMap((f) =>
+        f.basis === 'perLiter' ? [f.strength, f.ph ?? f.strength] : [f.targetMoisture, f.settledGPerL],
+      ),
       ...shipped.species.flatMap((s) => [s.incubationC, s.grainFullDay, s.blockFullDay, s.harvestDay]),
     ];
     figures.forEach((f) => {
-      expect(f.source).toMatch(/from memory|common practice, no source|USDA|US test weight/);
+      expect(f.source).toMatch(
+        /from memory|common practice, no source|USDA|US test weight|NRAES-54|Codex STAN 12|chemical formula|FDA BAM/,
+      );
       expect(f.low).toBeLessThanOrEqual(f.value);
       expect(f.high).toBeGreaterThanOrEqual(f.value);
     });
@@ -43,17 +56,22 @@ describe('what ships', () => {
   it('can be scaled into every vessel that may hold it, with sane amounts', () => {
     for (const formula of shipped.formulas) {
       const resolved = resolveFormula(formula, shipped.materials);
-      for (const vessel of shipped.vesselTypes.filter((v) => v.kind === 'jar' || v.kind === 'bag')) {
-        const scaled = scaleFormula(resolved, { vessel, count: 4, spare: 0.05 });
-        expect(scaled.waterG).withContext(`${formula.id} ${vessel.id}`).toBeGreaterThan(0);
+      const vessels = vesselsFor(formula.stage, shipped.vesselTypes);
+      expect(vessels.length).withContext(formula.id).toBeGreaterThan(2);
+      for (const vessel of vessels) {
+        const scaled = scaleFormula(resolved, { vessel, count: 4, spare: 0.05, scaleStepG: 0.01 });
+        // Compost comes as wet as it is wanted.
+        expect(scaled.waterG).withContext(`${formula.id} ${vessel.id}`).toBeGreaterThan(-1e-6);
         expect(scaled.parts.every((p) => p.massG > 0)).toBeTrue();
-        expect(scaled.predictedMoisture).toBeCloseTo(formula.targetMoisture.value, 2);
+        if (formula.basis !== 'perLiter') {
+          expect(scaled.predictedMoisture).toBeCloseTo(formula.targetMoisture.value, 2);
+        }
       }
     }
   });
 
   it('has only steps that can be told apart, the last of which fills', () => {
-    for (const method of ['soak-simmer', 'mix'] as const) {
+    for (const method of HydrationMethod.options) {
       const steps = hydrationSteps(method);
       expect(new Set(steps.map((s) => s.deed)).size).toBe(steps.length);
       expect(steps.at(-1)!.step).toBe('fill');

@@ -1,4 +1,5 @@
-import type { HydrationMethod } from '../record/definitions.js';
+import type { BatchPlan, Treatment } from '../record/batch.js';
+import type { HydrationMethod, VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 
 /** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
@@ -10,56 +11,264 @@ export interface HydrationPlan {
   readonly during?: string;
   readonly minutes?: { readonly usual: number; readonly least: number; readonly most: number };
   readonly hint: string;
+  /** A hazard of this step; shown where it is met. */
+  readonly caution?: string;
 }
 
-// Common practice, no source: the first of the seven schools, soak 12–24 h, simmer 10–20 min, steam-dry 10–40 min.
-const SOAK_SIMMER: readonly HydrationPlan[] = [
+type Minutes = HydrationPlan['minutes'];
+const minutes = (usual: number, least: number, most: number): Minutes => ({ usual, least, most });
+const HOUR = 60;
+
+const HOT = 'Steam and simmering water burn. Long sleeves, lid away from the face, no child near the pot.';
+const BOTTLES =
+  'Liquids boil over above half full. Bottles made for heat, lids loose, no cold glass into hot water.';
+const DUST = 'Dust of straw, gypsum and vermiculite harms lungs: damp it, wear a mask.';
+
+const soak = (usualHours: number, hint: string): HydrationPlan => ({
+  step: 'soak',
+  deed: 'Start soak',
+  during: 'soaking',
+  minutes: minutes(usualHours * HOUR, 12 * HOUR, 24 * HOUR),
+  hint,
+});
+const SOAK = soak(
+  14,
+  'Rinse until clear, skim what floats, cover with two to three volumes of water. Over 24 h in a warm room it ferments.',
+);
+const simmer = (usual: number, least: number, most: number, hint: string): HydrationPlan => ({
+  step: 'simmer',
+  deed: 'Start simmer',
+  during: 'simmering',
+  minutes: minutes(usual, least, most),
+  hint,
+  caution: HOT,
+});
+const hotRest = (usual: number, least: number, most: number, hint: string): HydrationPlan => ({
+  step: 'hotRest',
+  deed: 'Hot water on',
+  during: 'resting in hot water',
+  minutes: minutes(usual, least, most),
+  hint,
+  caution: HOT,
+});
+const drain = (usual: number, least: number, most: number, hint: string): HydrationPlan => ({
+  step: 'drain',
+  deed: 'Drain',
+  during: 'drying',
+  minutes: minutes(usual, least, most),
+  hint,
+});
+const DRY_ENOUGH: HydrationPlan = {
+  step: 'dryEnough',
+  deed: 'Dry enough',
+  hint: 'A handful on tissue for 5 seconds: no wet spot, plump, few burst.',
+};
+const IN_JARS: HydrationPlan = {
+  step: 'fill',
+  deed: 'In the jars',
+  hint: 'Stir in the gypsum, fill, wipe the rims, lids on.',
+};
+const SIEVE = 'Spread it in the sieve and let the steam dry it. Toss now and then.';
+
+/** One way of hydrating grain: its steps, and why some choose it and what it costs. Common practice, no source. */
+export interface School {
+  readonly method: HydrationMethod;
+  readonly words: string;
+  readonly reason: string;
+  readonly cost: string;
+}
+
+export const SCHOOLS: readonly School[] = [
   {
-    step: 'soak',
-    deed: 'Start soak',
-    during: 'soaking',
-    minutes: { usual: 14 * 60, least: 12 * 60, most: 24 * 60 },
-    hint: 'Rinse until clear, skim what floats, cover with two to three volumes of water. Over 24 h in a warm room it ferments.',
+    method: 'soak-simmer',
+    words: 'soak and simmer',
+    reason: 'Wet to the middle and dry outside; the soak wakes spores, so that the cook kills them.',
+    cost: 'Two sittings, half a day apart.',
   },
   {
-    step: 'simmer',
-    deed: 'Start simmer',
-    during: 'simmering',
-    minutes: { usual: 12, least: 10, most: 20 },
-    hint: 'Change the water, bring it to a simmer, then press. Steam and hot water burn: lid away from the face.',
+    method: 'soak-gypsum-coffee',
+    words: 'soak with gypsum and coffee',
+    reason: 'Kernels stay apart, and it never quite boils, so few burst.',
+    cost: 'Half a day, and a thermometer.',
   },
   {
-    step: 'drain',
-    deed: 'Drain',
-    during: 'drying',
-    minutes: { usual: 20, least: 10, most: 40 },
-    hint: 'Spread it in the sieve and let the steam dry it. Toss now and then.',
+    method: 'soak-hot-rest',
+    words: 'soak, then hot water',
+    reason: 'No flame to watch: hot water off the heat finishes what the soak began.',
+    cost: 'A flat surface and half an hour to dry on.',
   },
   {
-    step: 'dryEnough',
-    deed: 'Dry enough',
-    hint: 'A handful on tissue for 5 seconds: no wet spot, plump, few burst.',
+    method: 'simmer-only',
+    words: 'simmer only',
+    reason: 'Ready in an evening; a full cook kills spores that were not woken, say its friends.',
+    cost: 'Husks burst sooner, so it wants watching and an hour on a towel.',
   },
-  { step: 'fill', deed: 'In the jars', hint: 'Stir in the gypsum, fill, wipe the rims, lids on.' },
+  {
+    method: 'hot-soak',
+    words: 'hot soak',
+    reason: 'One kettle and an hour, or a cold day or two.',
+    cost: 'Less even: large kernels keep a dry core.',
+  },
+  {
+    method: 'cold-soak',
+    words: 'cold soak',
+    reason: 'No heat at all.',
+    cost: 'Much drier, about 40 to 44 %: slow to run, and to shake at once.',
+  },
+  {
+    method: 'measured-jar',
+    words: 'measured water in the jar',
+    reason: 'No pot, no sieve: each jar gets its grain and its water.',
+    cost: 'Drier on top, wetter below: shake after the cook, and cook longer.',
+  },
 ];
 
-const MIX: readonly HydrationPlan[] = [
+const BULK_MIX: HydrationPlan = {
+  step: 'mix',
+  deed: 'Mixed',
+  during: 'taking up water',
+  minutes: minutes(30, 15, 120),
+  hint: 'What is thirsty and water first; when it has fallen apart, the supplement last and in stages.',
+  caution: DUST,
+};
+const IN_BAGS: HydrationPlan = {
+  step: 'fill',
+  deed: 'In the bags',
+  hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.',
+};
+const DISSOLVE: HydrationPlan = {
+  step: 'dissolve',
+  deed: 'Dissolve',
+  during: 'coming to the boil',
+  minutes: minutes(15, 5, 40),
+  hint: 'Malt and sugar into warm water, stirring; agar at the boil, until no grain is seen. Undissolved, it pours thin on top and stiff below.',
+  caution:
+    'Powder into hot liquid makes it erupt: take the pot off the heat, sprinkle, stir at arm’s length.',
+};
+
+const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
+  'soak-simmer': [
+    SOAK,
+    simmer(12, 10, 20, 'Change the water, bring it to a simmer, then press.'),
+    drain(20, 10, 40, SIEVE),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'soak-gypsum-coffee': [
+    soak(12, 'Gypsum and a cup of coffee in the soak water. Rinse first, skim what floats.'),
+    simmer(15, 10, 25, 'In its own water, to just under the boil, 90 to 95 °C: no rolling boil.'),
+    drain(35, 30, 40, SIEVE),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'soak-hot-rest': [
+    soak(14, SOAK.hint),
+    hotRest(20, 15, 30, 'Drain, pour boiling water over it, lid on, off the heat.'),
+    drain(30, 20, 45, 'On a flat surface, a hand deep at most, stirred once or twice.'),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'simmer-only': [
+    simmer(
+      25,
+      20,
+      30,
+      'Rinse, cover well, bring to a simmer, then press. Look for burst husks from minute 20.',
+    ),
+    drain(60, 40, 90, 'On a towel, one kernel deep.'),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'hot-soak': [
+    hotRest(60, 45, 90, 'Rinse, pour boiling water over it, lid on, off the heat.'),
+    drain(10, 10, 20, 'Let it drip.'),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'cold-soak': [
+    soak(16, 'Rinse, cover with three volumes of cold water; change it once if the room is warm.'),
+    drain(20, 15, 40, 'Drain well and toss.'),
+    DRY_ENOUGH,
+    IN_JARS,
+  ],
+  'measured-jar': [
+    {
+      step: 'fill',
+      deed: 'In the jars',
+      hint: 'Rinse if it is dusty and drain dry. Grain, gypsum, then the measured water into each jar; lids on. Shake when it has cooled.',
+    },
+  ],
+  mix: [BULK_MIX, IN_BAGS],
+  'soak-drain': [
+    {
+      step: 'soak',
+      deed: 'Start soak',
+      during: 'soaking',
+      minutes: minutes(2 * HOUR, HOUR, 12 * HOUR),
+      hint: 'Under water to the last stalk, weighed down.',
+      caution: DUST,
+    },
+    drain(60, 30, 180, 'Heaped on a rack, until it drips no more than a drop now and then.'),
+    IN_BAGS,
+  ],
+  dissolve: [
+    DISSOLVE,
+    {
+      step: 'fill',
+      deed: 'In the bottles',
+      hint: 'Half full at most, lids loose or foil crimped loosely.',
+      caution: BOTTLES,
+    },
+  ],
+  extract: [
+    {
+      step: 'extract',
+      deed: 'Start simmer',
+      during: 'simmering',
+      minutes: minutes(30, 10, 60),
+      hint: 'Diced potato in the measured water, lid ajar. Then strain and measure what is left: all else is dosed on that.',
+      caution: HOT,
+    },
+    {
+      step: 'strain',
+      deed: 'Strained',
+      hint: 'Measure it and say how much is left: the amounts follow.',
+      caution: HOT,
+    },
+    DISSOLVE,
+    {
+      step: 'fill',
+      deed: 'In the bottles',
+      hint: 'Half full at most, lids loose or foil crimped loosely.',
+      caution: BOTTLES,
+    },
+  ],
+};
+
+/** Warmed through, not sterile: hot water, then drained and cooled. Common practice, no source. */
+const PASTEURIZE: readonly HydrationPlan[] = [
   {
-    step: 'mix',
-    deed: 'Mixed',
-    during: 'taking up water',
-    minutes: { usual: 30, least: 15, most: 120 },
-    hint: 'Pellets and water first; when they have fallen apart, the supplement last and in stages. Damp the dust, wear a mask.',
+    step: 'pasteurize',
+    deed: 'Middle is at 65 °C',
+    during: 'pasteurizing at 65 to 80 °C',
+    minutes: minutes(90, 60, 120),
+    hint: 'Water at 65 to 80 °C over it. It counts from when the middle is hot: put a thermometer there.',
+    caution: HOT,
   },
   {
-    step: 'fill',
-    deed: 'In the bags',
-    hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.',
+    step: 'cooled',
+    deed: 'Cool to the middle',
+    hint: 'Drain until it only drips, below 30 °C inside, a few drops from a hard squeeze. Into clean vessels; then to the Box.',
   },
 ];
 
-export function hydrationSteps(method: HydrationMethod): readonly HydrationPlan[] {
-  return method === 'mix' ? MIX : SOAK_SIMMER;
+/** The steps of a method; what is pasteurized is warmed through and cooled instead of cooked. */
+export function hydrationSteps(
+  method: HydrationMethod,
+  treatment: Treatment = 'sterilize',
+): readonly HydrationPlan[] {
+  const steps = STEPS[method];
+  return treatment === 'pasteurize' ? [...steps.filter((s) => s.step !== 'fill'), ...PASTEURIZE] : steps;
 }
 
 export interface HydrationProgress {
@@ -76,17 +285,51 @@ const MINUTE_MS = 60_000;
 
 /** Where a batch stands between the sack and its vessels, by its last step and when that was done. */
 export function hydrationProgress(
-  method: HydrationMethod,
+  steps: readonly HydrationPlan[],
   lastStep: HydrationStep | undefined,
   lastStepMs: number | undefined,
 ): HydrationProgress {
-  const steps = hydrationSteps(method);
   const index = steps.findIndex((s) => s.step === lastStep);
-  const minutes = steps[index]?.minutes?.usual;
+  const usual = steps[index]?.minutes?.usual;
   return {
     steps,
     current: steps[index],
     following: steps[index + 1],
-    dueMs: minutes === undefined || lastStepMs === undefined ? undefined : lastStepMs + minutes * MINUTE_MS,
+    dueMs: usual === undefined || lastStepMs === undefined ? undefined : lastStepMs + usual * MINUTE_MS,
   };
+}
+
+/** The words of a school, for names and sentences; undefined for methods that are no school of grain. */
+export function schoolOf(method: HydrationMethod): School | undefined {
+  return SCHOOLS.find((s) => s.method === method);
+}
+
+/** Where a medium goes at its last step; plates are cooked in bottles. */
+const FILLED: Readonly<Record<VesselType['kind'], string>> = {
+  jar: 'jars',
+  bag: 'bags',
+  bottle: 'bottles',
+  dish: 'bottles',
+  syringe: 'syringes',
+  tray: 'trays',
+  tub: 'tubs',
+};
+
+/** The steps of a batch: how its formula is hydrated, how it is made safe, and what was planned otherwise than usual. */
+export function stepsOf(batch: {
+  readonly formula?: { readonly hydration: HydrationMethod };
+  readonly plan?: Pick<BatchPlan, 'treatment' | 'stepMinutes'>;
+  readonly vessel?: Pick<VesselType, 'kind'>;
+}): readonly HydrationPlan[] {
+  const { formula, plan, vessel } = batch;
+  const steps = formula === undefined ? [] : hydrationSteps(formula.hydration, plan?.treatment);
+  return steps.map((step) => {
+    if (step.step === 'fill' && vessel !== undefined) {
+      return { ...step, deed: `In the ${FILLED[vessel.kind]}` };
+    }
+    const usual = plan?.stepMinutes?.[step.step];
+    return usual === undefined || step.minutes === undefined
+      ? step
+      : { ...step, minutes: { ...step.minutes, usual } };
+  });
 }

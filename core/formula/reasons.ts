@@ -1,6 +1,7 @@
 import { formatNumber } from '../quantity/format.js';
-import type { ResolvedFormula } from '../record/batch.js';
-import type { ScaledFormula } from './scale.js';
+import type { DissolvedFormula, ResolvedFormula, SolidFormula } from '../record/definitions.js';
+import { solidsPerGram } from './scale-dissolved.js';
+import type { ScaledFormula } from './scaled-formula.js';
 
 /** One step on the way to a number: what, and its result in words. */
 export interface ReasonStep {
@@ -22,6 +23,69 @@ const percent = (fraction: number) => `${formatNumber(fraction * 100)} %`;
 
 /** Why so much of one ingredient. @param index place of the part in the formula */
 export function reasonForPart(formula: ResolvedFormula, scaled: ScaledFormula, index: number): Reason {
+  return formula.basis === 'perLiter'
+    ? reasonForDissolved(formula, scaled, index)
+    : reasonForSolid(formula, scaled, index);
+}
+
+function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, index: number): Reason {
+  const part = scaled.parts[index]!;
+  const { material } = part;
+  const { volumeMl = 0, strengthGPerL = 0, eachMl = 0 } = scaled.dissolved ?? {};
+  const steps: ReasonStep[] = [
+    {
+      text: `${scaled.count} × ${formatNumber(eachMl)} ml`,
+      result: `${formatNumber(scaled.count * eachMl)} ml`,
+    },
+    ...(scaled.spare > 0
+      ? [{ text: `and ${percent(scaled.spare)} to spare`, result: `${formatNumber(volumeMl)} ml` }]
+      : []),
+  ];
+  const isLead = material.id === formula.strengthOf;
+  const solids = solidsPerGram(material);
+  if (isLead && solids !== 1) {
+    const low = material.solids?.low ?? solids;
+    const high = material.solids?.high ?? solids;
+    const solidsG = (strengthGPerL * volumeMl) / 1000;
+    return {
+      title: `Why ${fine(part.roundedG)} of ${material.name.toLowerCase()}`,
+      steps: [
+        ...steps,
+        { text: `${formatNumber(strengthGPerL / 10, 1)} % of solids, w/v`, result: fine(solidsG) },
+        { text: `it is ${percent(solids)} solids as bought`, result: fine(part.massG) },
+      ],
+      likely: `Likely ${formatNumber(solidsG / high, 1)} to ${fine(solidsG / low)}.`,
+      source: `Strength: ${formula.strength.source}. Solids: ${material.solids?.source ?? material.moisture.source}. w/v is grams of solids in 100 ml of water.`,
+      narrow: 'Read the label for its solids',
+    };
+  }
+  return {
+    title: `Why ${fine(part.roundedG)} of ${material.name.toLowerCase()}`,
+    steps: [
+      ...steps,
+      {
+        text: `${formatNumber((part.massG / volumeMl) * 1000, 1)} g to a liter of water`,
+        result: fine(part.massG),
+      },
+      ...(part.strained
+        ? [
+            {
+              text: 'strained out; what dissolves stays',
+              result: fine(part.massG * (material.solids?.value ?? 0)),
+            },
+          ]
+        : []),
+    ],
+    source: `Amount: ${formula.source ?? formula.strength.source}.${part.strained ? ` What dissolves: ${material.solids?.source ?? 'not known'}.` : ''}`,
+    ...(material.family === 'gel' && {
+      narrow: 'Every lot of agar sets a little differently: pour one plate',
+    }),
+  };
+}
+
+const fine = (value: number) => `${formatNumber(value, value < 100 ? 1 : 0)} g`;
+
+function reasonForSolid(formula: SolidFormula, scaled: ScaledFormula, index: number): Reason {
   const part = scaled.parts[index]!;
   const name = part.material.name.toLowerCase();
   const steps = [...finishedMassSteps(scaled)];
@@ -54,13 +118,30 @@ export function reasonForPart(formula: ResolvedFormula, scaled: ScaledFormula, i
     title: `Why ${grams(part.roundedG)} of ${name}`,
     steps,
     likely: `Likely ${formatNumber(spread(settledGPerL.low, own.low), 0)} to ${grams(spread(settledGPerL.high, own.high))}.`,
-    source: `Packing: ${settledGPerL.source}. Moisture: ${own.source}. Density for the cups: ${part.material.densityGPerL.source}.`,
+    source: `Packing: ${settledGPerL.source}. Moisture: ${own.source}. Density for the cups: ${part.material.densityGPerL?.source ?? 'not known'}.`,
     narrow: bag ? 'Dry a sample of this lot' : 'Weigh one full jar',
   };
 }
 
 /** Why so much water. */
 export function reasonForWater(formula: ResolvedFormula, scaled: ScaledFormula): Reason {
+  if (formula.basis === 'perLiter') {
+    const { volumeMl = 0, eachMl = 0 } = scaled.dissolved ?? {};
+    return {
+      title: `Why ${grams(scaled.waterRoundedG)} of water`,
+      steps: [
+        {
+          text: `${scaled.count} × ${formatNumber(eachMl)} ml`,
+          result: `${formatNumber(scaled.count * eachMl)} ml`,
+        },
+        { text: `and ${percent(scaled.spare)} to spare`, result: `${formatNumber(volumeMl)} ml` },
+        { text: 'a milliliter of water weighs a gram', result: grams(scaled.waterG) },
+      ],
+      source:
+        'Water: 998 g a liter at 20 °C, taken as 1 000. What is to spare covers residue, drops and a plate that does not set.',
+      narrow: 'Measure what is left after boiling',
+    };
+  }
   const suppliedG = scaled.wetG - scaled.waterG;
   const ownWaterG = scaled.wetG * scaled.moisture - scaled.waterG;
   return {
@@ -80,7 +161,7 @@ export function reasonForWater(formula: ResolvedFormula, scaled: ScaledFormula):
 
 /** Why this moisture is expected of what will be weighed out. */
 export function reasonForMoisture(formula: ResolvedFormula, scaled: ScaledFormula): Reason {
-  const { low, high, source } = formula.targetMoisture;
+  const { low, high, source } = formula.basis === 'perLiter' ? formula.strength : formula.targetMoisture;
   return {
     title: `Why ${formatNumber(scaled.predictedMoisture * 100, 1)} % moisture`,
     steps: [

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors.js';
-import type { ResolvedFormula } from '../record/batch.js';
-import type { Formula, Material } from '../record/definitions.js';
+import { asMeasured } from '../material/effective.js';
+import type { Formula, Material, ResolvedFormula } from '../record/definitions.js';
 
 /** A formula with its materials copied in. @throws CoreError `not-found` naming the missing material */
 export function resolveFormula(formula: Formula, materials: readonly Material[]): ResolvedFormula {
@@ -9,7 +9,7 @@ export function resolveFormula(formula: Formula, materials: readonly Material[])
     if (material === undefined) {
       throw new CoreError('not-found', 'Material', materialId, 'one of the materials on the shelf');
     }
-    return { ...part, material };
+    return { ...part, material: asMeasured(material) };
   });
   return { ...formula, parts };
 }

@@ -1,6 +1,6 @@
 import { coreCoolMinutes } from '../cook/programme.js';
 import { cookState, cookVerdict } from '../cook/cook-state.js';
-import { weighedMoisture } from '../formula/moisture.js';
+import { mixMoisture, weighedMoisture } from '../formula/moisture.js';
 import {
   fitColonization,
   type ColonizationForecast,
@@ -19,6 +19,8 @@ import type { BatchView, CookView, House, VesselView } from './house.js';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
+/** Water goes by this name among the materials of a batch. */
+const WATER = 'water';
 
 /**
  * Derives the present state of a house from its records. Pure: the same records give the same house, in any
@@ -78,6 +80,7 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
     given: new Map(),
   };
   const loadOf = new Map<CookId, readonly VesselId[]>();
+  const vesselsOfBatch = new Map<BatchId, readonly VesselId[]>();
   for (const fact of facts) {
     if ('cookId' in fact) {
       push(index.byCook, fact.cookId, fact);
@@ -96,8 +99,17 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
       const share = (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
       fact.sourceVesselIds.forEach((id) => index.given.set(id, (index.given.get(id) ?? 0) + share));
     }
+    if (fact.kind === 'batchMade') {
+      vesselsOfBatch.set(fact.batchId, fact.vesselIds);
+    }
     const about =
-      'vesselIds' in fact ? fact.vesselIds : fact.kind === 'cookStep' ? (loadOf.get(fact.cookId) ?? []) : [];
+      'vesselIds' in fact
+        ? fact.vesselIds
+        : fact.kind === 'cookStep'
+          ? (loadOf.get(fact.cookId) ?? [])
+          : fact.kind === 'stepDone' && fact.step === 'cooled'
+            ? (vesselsOfBatch.get(fact.batchId) ?? [])
+            : [];
     about.forEach((id) => push(index.byVessel, id, fact));
   }
   return index;
@@ -127,7 +139,7 @@ function kindFinder(
 
 function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: ReturnType<KindOf>): VesselView {
   const state = foldVessel(index.byVessel.get(vessel.id) ?? []);
-  const hadMl = batch.contentsMl;
+  const hadMl = batch.contentsMl ?? batch.plan?.vesselMl;
   const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
   const left = state.phase === 'gone' ? 0 : Math.max(0, had - (index.given.get(vessel.id) ?? 0));
   return {
@@ -163,11 +175,46 @@ function viewBatch(
     tissue: lastOf(facts, 'tissueTested')?.result,
     weighedG: weighed?.massG,
     weighedMoisture: weighed && batch.plan ? safeMoisture(weighed.massG, batch.plan.dryMatterG) : undefined,
+    squeeze: squeezeOf(facts),
+    ...viewMix(batch, facts),
+    measuredMl: lastOf(facts, 'volumeMeasured')?.volumeMl,
+    phReads: facts.filter((f) => f.kind === 'phRead'),
     species,
     isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
     inoculatedAtMs,
     forecast: batch.plan && inoculatedAtMs !== undefined ? forecastBatch(batch, vessels, species) : undefined,
   };
+}
+
+/** The squeeze of what is in it now: one before a later addition says nothing any more. */
+function squeezeOf(facts: readonly Fact[]): BatchView['squeeze'] {
+  const last = facts.findLast((f) => f.kind === 'squeezed' || f.kind === 'adjusted');
+  return last?.kind === 'squeezed' ? last.result : undefined;
+}
+
+/** What really went into a mix: the weighed masses where there are any, the planned ones else, and corrections. */
+function viewMix(
+  batch: Batch,
+  facts: readonly Fact[],
+): Pick<BatchView, 'weighedOut' | 'adjustments' | 'mixed'> {
+  const weighedOut = new Map<string, number>();
+  facts.forEach((f) => f.kind === 'weighedOut' && weighedOut.set(f.materialId, f.massG));
+  const adjustments = facts.filter((f) => f.kind === 'adjusted');
+  const { plan, formula } = batch;
+  if (plan === undefined || formula === undefined || formula.basis === 'perLiter') {
+    return { weighedOut, adjustments };
+  }
+  const moistureOfPart = new Map(formula.parts.map((p) => [p.material.id, p.material.moisture.value]));
+  const mix = [
+    ...plan.parts.map((p) => ({
+      massG: weighedOut.get(p.materialId) ?? p.massG,
+      moisture: moistureOfPart.get(p.materialId) ?? 0,
+    })),
+    { massG: weighedOut.get(WATER) ?? plan.waterG, moisture: 1 },
+    ...adjustments,
+  ];
+  const massG = mix.reduce((sum, p) => sum + p.massG, 0);
+  return { weighedOut, adjustments, ...(massG > 0 && { mixed: { massG, moisture: mixMoisture(mix) } }) };
 }
 
 /** A weighing that was noted before its plan was corrected must not stop the house from opening. */

@@ -2,7 +2,8 @@ import { allowedCookSteps } from '../cook/cook-state.js';
 import { CoreError, requireWithin } from '../errors.js';
 import { weighedMoisture } from '../formula/moisture.js';
 import type { Entry, EntryOf } from '../record/entry.js';
-import type { VesselId } from '../record/ids.js';
+import type { BatchPlan } from '../record/batch.js';
+import type { BatchId, VesselId } from '../record/ids.js';
 import type { House } from './house.js';
 
 /** Clocks of two devices may differ by this much before a time counts as the future. */
@@ -25,6 +26,15 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
     }
     case 'weighed': {
       checkWeighed(house, entry);
+      return;
+    }
+    case 'weighedOut':
+    case 'adjusted':
+    case 'volumeMeasured':
+    case 'phRead':
+    case 'squeezed':
+    case 'tissueTested': {
+      requirePlan(house, entry.batchId);
       return;
     }
     case 'inoculated': {
@@ -112,11 +122,15 @@ function checkCookStep(house: House, entry: EntryOf<'cookStep'>): void {
 }
 
 function checkWeighed(house: House, entry: EntryOf<'weighed'>): void {
-  const plan = house.batchById.get(entry.batchId)?.batch.plan;
+  weighedMoisture(entry.massG, requirePlan(house, entry.batchId).dryMatterG);
+}
+
+function requirePlan(house: House, batchId: BatchId): BatchPlan {
+  const plan = house.batchById.get(batchId)?.batch.plan;
   if (plan === undefined) {
-    throw new CoreError('not-found', 'Batch', entry.batchId, 'one with a plan');
+    throw new CoreError('not-found', 'Batch', batchId, 'one with a plan');
   }
-  weighedMoisture(entry.massG, plan.dryMatterG);
+  return plan;
 }
 
 function checkInoculated(house: House, entry: EntryOf<'inoculated'>): void {

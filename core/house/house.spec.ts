@@ -26,7 +26,10 @@ function smallHouse(): { records: Records; house: House; nowMs: number } {
   const base = furnishedRecords();
   const random = seededRandom(11);
   const entry = entryMaker(seededRandom(12));
-  const formula = resolveFormula(base.formulas[0]!, base.materials);
+  const formula = resolveFormula(
+    base.formulas.find((f) => f.id === 'wheat-spawn')!,
+    base.materials,
+  );
   const scaled = scaleFormula(formula, {
     vessel: base.vesselTypes.find((v) => v.id === 'quart-jar')!,
     count: 2,

@@ -35,6 +35,16 @@ export interface BatchView {
   readonly weighedG?: number;
   /** Moisture that the weighing revealed. */
   readonly weighedMoisture?: number;
+  /** Of what is in it now; absent again after something was added. */
+  readonly squeeze?: FactOf<'squeezed'>['result'];
+  /** What the scale really showed, by material; water goes by "water". */
+  readonly weighedOut: ReadonlyMap<string, number>;
+  readonly adjustments: readonly FactOf<'adjusted'>[];
+  /** Mass and moisture of a mix as it was really put together, with what was added afterwards. */
+  readonly mixed?: { readonly massG: number; readonly moisture: number };
+  /** Liquid that was left after boiling. */
+  readonly measuredMl?: number;
+  readonly phReads: readonly FactOf<'phRead'>[];
   readonly species?: Species;
   readonly isolate?: Isolate;
   readonly inoculatedAtMs?: number;

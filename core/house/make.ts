@@ -1,7 +1,7 @@
 import type { CookPlan } from '../cook/programme.js';
-import type { ScaledFormula } from '../formula/scale.js';
-import type { Batch, BatchPlan, Cook, ResolvedFormula, Vessel } from '../record/batch.js';
-import type { Appliance, VesselType } from '../record/definitions.js';
+import type { ScaledFormula } from '../formula/scaled-formula.js';
+import type { Batch, BatchPlan, Cook, Vessel } from '../record/batch.js';
+import type { Appliance, ResolvedFormula, VesselType } from '../record/definitions.js';
 import type { EntryOf } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import { newId, type Random } from '../record/new-id.js';
@@ -24,6 +24,7 @@ export function makeBatch(
   scaled: ScaledFormula,
   number: number,
   context: MakeContext,
+  choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
 ): NewBatch {
   const plan: BatchPlan = {
     fill: scaled.fill,
@@ -31,9 +32,12 @@ export function makeBatch(
     spare: scaled.spare,
     parts: scaled.parts.map((p) => ({ materialId: p.material.id, name: p.material.name, massG: p.roundedG })),
     waterG: scaled.waterRoundedG,
-    dryMatterG: scaled.parts.reduce((sum, p) => sum + p.roundedG * (1 - p.material.moisture.value), 0),
+    dryMatterG: plannedDryMatterG(scaled),
     wetG: scaled.wetG,
     vesselWetG: scaled.vesselWetG,
+    ...(scaled.dissolved && { vesselMl: scaled.dissolved.eachMl, volumeMl: scaled.dissolved.volumeMl }),
+    ...(scaled.dissolved?.cookedIn && { cookedIn: scaled.dissolved.cookedIn }),
+    ...choices,
   };
   return assemble(
     { stage: formula.stage, vessel: scaled.vessel, formula, plan },
@@ -41,6 +45,16 @@ export function makeBatch(
     scaled.count,
     context,
   );
+}
+
+/** Dry matter of what is really weighed out; a batch smaller than the scale's step keeps what was reckoned. */
+function plannedDryMatterG(scaled: ScaledFormula): number {
+  const weighedG = scaled.parts.reduce(
+    (sum, p) =>
+      sum + p.roundedG * (p.strained ? (p.material.solids?.value ?? 0) : 1 - p.material.moisture.value),
+    0,
+  );
+  return weighedG > 0 ? weighedG : scaled.dryMatterG;
 }
 
 /** The records of a culture that came into the house: one vessel type, one isolate, a volume in each. */

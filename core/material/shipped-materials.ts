@@ -1,31 +1,28 @@
 import type { Figure, Material } from '../record/definitions.js';
+import { MATERIAL_TABLE, SOURCES, type Cell } from './material-table.js';
 
-const TEST_WEIGHT = 'US test weight, USDA AH-697';
-const FOOD_DATA = 'USDA FoodData Central';
-const MEMORY = 'from memory';
+const HUNDRED = 100;
 
-function figure(value: number, low: number, high: number, source: string): Figure {
-  return { value, low, high, source };
+function figure([value, low, high, source = 'memory']: Cell, per: number): Figure {
+  return { value: value / per, low: low / per, high: high / per, source: SOURCES[source] };
 }
 
-/** Shipped ingredients: density as scooped (g/l), moisture as supplied (wet basis). */
-const ROWS: readonly [id: string, name: string, densityGPerL: Figure, moisture: Figure][] = [
-  ['wheat', 'Wheat, whole', figure(772, 740, 820, TEST_WEIGHT), figure(0.12, 0.1, 0.14, MEMORY)],
-  ['rye', 'Rye, whole', figure(721, 690, 750, TEST_WEIGHT), figure(0.12, 0.1, 0.14, MEMORY)],
-  ['barley-covered', 'Barley, covered', figure(618, 580, 680, TEST_WEIGHT), figure(0.12, 0.1, 0.14, MEMORY)],
-  ['hardwood-pellets', 'Hardwood pellets', figure(650, 600, 750, MEMORY), figure(0.08, 0.04, 0.1, MEMORY)],
-  ['wheat-bran', 'Wheat bran', figure(245, 180, 270, FOOD_DATA), figure(0.1, 0.08, 0.13, FOOD_DATA)],
-  ['soy-hull', 'Soy hull, pelleted', figure(600, 550, 650, MEMORY), figure(0.1, 0.08, 0.12, MEMORY)],
-  ['gypsum', 'Gypsum', figure(900, 600, 1100, MEMORY), figure(0.005, 0, 0.03, MEMORY)],
-];
-
+/** Ingredients that every house starts with; each can be copied and changed. */
 export function shippedMaterials(updatedAt: string): readonly Material[] {
-  return ROWS.map(([id, name, densityGPerL, moisture]) => ({
-    id,
+  return MATERIAL_TABLE.map((row) => ({
+    id: row.id,
     schemaVersion: 1,
     updatedAt,
-    name,
-    densityGPerL,
-    moisture,
+    name: row.name,
+    family: row.family,
+    words: [...row.words],
+    densityGPerL: figure(row.density, 1),
+    moisture: figure(row.moisture, HUNDRED),
+    carbon: figure(row.carbon, HUNDRED),
+    nitrogen: figure(row.nitrogen, HUNDRED),
+    ...(row.solids && { solids: figure(row.solids, HUNDRED) }),
+    ...(row.sugar && { sugar: figure(row.sugar, HUNDRED) }),
+    ...(row.fieldCapacity && { fieldCapacity: figure(row.fieldCapacity, HUNDRED) }),
+    ...(row.traits?.length && { traits: [...row.traits] }),
   }));
 }

@@ -1,4 +1,4 @@
-import { hydrationProgress } from '../formula/hydration.js';
+import { hydrationProgress, stepsOf } from '../formula/hydration.js';
 import { FULL, dayOfFraction, expectedFraction } from '../growth/fit-colonization.js';
 import type { BatchView, CookView, House, VesselView } from '../house/house.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
@@ -42,7 +42,11 @@ function preparationDue(view: BatchView, house: House): DueItem[] {
   if (formula === undefined || !view.vessels.some((v) => v.state.phase === 'planned')) {
     return [];
   }
-  const { current, following, dueMs } = hydrationProgress(formula.hydration, view.lastStep, view.lastStepMs);
+  const { current, following, dueMs } = hydrationProgress(
+    stepsOf(view.batch),
+    view.lastStep,
+    view.lastStepMs,
+  );
   const sinceMs = view.lastStepMs ?? view.madeAtMs;
   if (following === undefined) {
     const pot = house.cooks.some((c) => isOn(c)) ? 'Next cook' : 'Load a cook';

@@ -1,16 +1,11 @@
 import * as z from 'zod';
-import { Formula, Material, Stage, VesselType } from './definitions.js';
+import { ResolvedFormula, Stage, VesselType } from './definitions.js';
+import { HydrationStep } from './entry.js';
 import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId } from './ids.js';
 
-/** A formula with its materials copied in, as a batch keeps it. */
-export const ResolvedFormula = z.strictObject({
-  ...Formula.shape,
-  parts: z
-    .array(z.strictObject({ material: Material, share: z.number().positive(), note: Line.optional() }))
-    .min(1)
-    .max(30),
-});
-export type ResolvedFormula = z.infer<typeof ResolvedFormula>;
+/** How a medium is made safe for the mycelium: under pressure, or only warmed through. */
+export const Treatment = z.enum(['sterilize', 'pasteurize']);
+export type Treatment = z.infer<typeof Treatment>;
 
 /** What was planned for a batch when it was made. Masses in grams for the whole batch. */
 export const BatchPlan = z.strictObject({
@@ -22,6 +17,20 @@ export const BatchPlan = z.strictObject({
   dryMatterG: z.number().positive(),
   wetG: z.number().positive(),
   vesselWetG: z.number().positive(),
+  /** Agar and broth: what each vessel gets, and how much is made in all. */
+  vesselMl: z.number().positive().optional(),
+  volumeMl: z.number().positive().optional(),
+  /** Agar: the bottles that it is cooked in before it is poured. */
+  cookedIn: z
+    .strictObject({
+      vessel: VesselType,
+      count: z.number().int().min(1).max(500),
+      eachMl: z.number().positive(),
+    })
+    .optional(),
+  treatment: Treatment.optional(),
+  /** Minutes of steps that were planned otherwise than usual. */
+  stepMinutes: z.partialRecord(HydrationStep, z.number().min(1).max(2880)).optional(),
 });
 export type BatchPlan = z.infer<typeof BatchPlan>;
 

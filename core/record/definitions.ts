@@ -13,45 +13,139 @@ export const Figure = z
   .refine((f) => f.low <= f.value && f.value <= f.high, { error: 'value must lie between low and high' });
 export type Figure = z.infer<typeof Figure>;
 
-/** An ingredient. Density as scooped, moisture on wet basis as supplied. */
+/** What an ingredient is to a medium; it decides in what it is looked for and how it is judged. */
+export const MaterialFamily = z.enum([
+  'gel',
+  'sugar',
+  'malt',
+  'nutrient',
+  'vegetable',
+  'grain',
+  'wood',
+  'supplement',
+  'fiber',
+  'manure',
+  'paper',
+  'mineral',
+  'liquid',
+]);
+export type MaterialFamily = z.infer<typeof MaterialFamily>;
+
+/** What an ingredient is known for, good or bad. */
+export const MaterialTrait = z.enum(['softwood', 'coated', 'selective', 'buffer']);
+export type MaterialTrait = z.infer<typeof MaterialTrait>;
+
+/**
+ * An ingredient. Density as scooped; moisture on wet basis as supplied; carbon and nitrogen as fractions of dry
+ * mass; dissolved solids and sugar as fractions of the material as supplied. What is not known is left out.
+ */
 export const Material = z.strictObject({
   ...definition,
   name: Line,
-  densityGPerL: Figure,
+  family: MaterialFamily.optional(),
+  /** Other names that a recipe may call it by. */
+  words: z.array(Line).max(20).optional(),
+  densityGPerL: Figure.optional(),
   moisture: Figure,
+  carbon: Figure.optional(),
+  nitrogen: Figure.optional(),
+  solids: Figure.optional(),
+  sugar: Figure.optional(),
+  /** Moisture at which a squeeze gives a few drops, wet basis. */
+  fieldCapacity: Figure.optional(),
+  traits: z.array(MaterialTrait).max(4).optional(),
+  /** The user's own lot, dried and weighed; it wins over `moisture`. */
+  measuredMoisture: Figure.optional(),
+  pricePerKg: z.number().nonnegative().max(10_000).optional(),
+  /** What stood on the shelf when it was last counted. */
+  stock: z.strictObject({ massG: z.number().nonnegative().max(10_000_000), countedAt: Instant }).optional(),
   lot: Line.optional(),
+  copyOf: Key.optional(),
 });
 export type Material = z.infer<typeof Material>;
 
 export const Stage = z.enum(['agar', 'liquid', 'grain', 'bulk']);
 export type Stage = z.infer<typeof Stage>;
 
-/** How a medium is brought to its moisture before it is filled. */
-export const HydrationMethod = z.enum(['soak-simmer', 'mix']);
+/**
+ * How a medium is brought to its moisture before it is filled: seven schools for grain, two ways for bulk,
+ * two for what is dissolved.
+ */
+export const HydrationMethod = z.enum([
+  'soak-simmer',
+  'soak-gypsum-coffee',
+  'soak-hot-rest',
+  'simmer-only',
+  'hot-soak',
+  'cold-soak',
+  'measured-jar',
+  'mix',
+  'soak-drain',
+  'dissolve',
+  'extract',
+]);
 export type HydrationMethod = z.infer<typeof HydrationMethod>;
 
-/**
- * A recipe by shares. With basis `asSupplied` the shares weigh the material as bought (grain: gypsum 1 % of the
- * grain); with `dry` they weigh dry matter (bulk: 90 to 10). Shares need not add up to one.
- */
-export const Formula = z.strictObject({
+/** One ingredient of a formula. `strained`: boiled in the water and taken out, only what dissolves stays. */
+const partShape = {
+  share: z.number().positive().max(1000),
+  note: Line.optional(),
+  strained: z.boolean().optional(),
+};
+const partsOf = <P extends z.ZodType>(part: P) => z.array(part).min(1).max(30);
+const FormulaPart = z.strictObject({ materialId: Key, ...partShape });
+const ResolvedPart = z.strictObject({ material: Material, ...partShape });
+
+const formulaShape = {
   ...definition,
   name: Line,
+  hydration: HydrationMethod,
+  /** What it is for, in a sentence. */
+  use: z.string().trim().min(1).max(300).optional(),
+  source: Line.optional(),
+  copyOf: Key.optional(),
+};
+const solidShape = {
+  ...formulaShape,
   stage: z.enum(['grain', 'bulk']),
   basis: z.enum(['asSupplied', 'dry']),
-  parts: z
-    .array(z.strictObject({ materialId: Key, share: z.number().positive().max(100), note: Line.optional() }))
-    .min(1)
-    .max(30),
   /** Wet-basis moisture wanted, and the range that works. */
   targetMoisture: Figure,
   /** Mass of the finished, settled medium in its vessel, at the wanted moisture. */
   settledGPerL: Figure,
-  hydration: HydrationMethod,
-});
+};
+const dissolvedShape = {
+  ...formulaShape,
+  stage: z.enum(['agar', 'liquid']),
+  basis: z.literal('perLiter'),
+  /** The part whose strength is asked for: the gel of a plate, the sugar of a broth. */
+  strengthOf: Key,
+  /** Its strength in grams of dissolved or gelling solids per liter, and the range that works. */
+  strength: Figure,
+  ph: Figure.optional(),
+};
+
+/**
+ * A recipe by shares. With basis `asSupplied` the shares weigh the material as bought (grain: gypsum 1 % of the
+ * grain); with `dry` they weigh dry matter (bulk: 90 to 10); they need not add up to one. With `perLiter` they are
+ * grams of the material as bought to a liter of water.
+ */
+export const Formula = z.discriminatedUnion('basis', [
+  z.strictObject({ ...solidShape, parts: partsOf(FormulaPart) }),
+  z.strictObject({ ...dissolvedShape, parts: partsOf(FormulaPart) }),
+]);
 export type Formula = z.infer<typeof Formula>;
 
-export const VesselKind = z.enum(['jar', 'bag', 'bottle', 'dish', 'syringe']);
+/** A formula with its materials copied in, as a batch keeps it. */
+export const ResolvedFormula = z.discriminatedUnion('basis', [
+  z.strictObject({ ...solidShape, parts: partsOf(ResolvedPart) }),
+  z.strictObject({ ...dissolvedShape, parts: partsOf(ResolvedPart) }),
+]);
+export type ResolvedFormula = z.infer<typeof ResolvedFormula>;
+export type SolidFormula = Exclude<ResolvedFormula, { basis: 'perLiter' }>;
+export type DissolvedFormula = Extract<ResolvedFormula, { basis: 'perLiter' }>;
+
+export const VesselKind = z.enum(['jar', 'bag', 'bottle', 'dish', 'syringe', 'tray', 'tub']);
 export type VesselKind = z.infer<typeof VesselKind>;
 
 /** A kind of vessel that one owns. Jars are filled by volume, bags by finished mass. */
@@ -66,6 +160,13 @@ export const VesselType = z
     usualFill: z.number().positive().max(1),
     /** Bags: mass of medium when filled as usual. */
     finishedG: z.number().positive().max(50_000).optional(),
+    /** Dishes and syringes: what is poured or drawn as usual. */
+    usualMl: z.number().positive().max(20_000).optional(),
+    /** Inner measures, from which the capacity was worked out. */
+    diameterMm: z.number().positive().max(1000).optional(),
+    lengthMm: z.number().positive().max(2000).optional(),
+    widthMm: z.number().positive().max(2000).optional(),
+    heightMm: z.number().positive().max(1000).optional(),
     emptyG: z.number().nonnegative().max(20_000),
     source: Line,
   })
@@ -129,5 +230,20 @@ export const Household = z.strictObject({
   usualVesselTypeId: Key,
   usualCount: z.number().int().min(1).max(500),
   singleKeys: z.boolean(),
+  /** Which column of amounts is read first. */
+  measures: z.enum(['scale', 'kitchen']).optional(),
+  /** A word or sign for money, shown before amounts. */
+  currency: z.string().trim().max(8).optional(),
+  /** Gas or power of one cook, in that money. */
+  cookPrice: z.number().nonnegative().max(10_000).optional(),
+  /** What one would be bought for. */
+  boughtPrice: z
+    .strictObject({
+      dish: z.number().nonnegative().max(10_000).optional(),
+      syringe: z.number().nonnegative().max(10_000).optional(),
+      jar: z.number().nonnegative().max(10_000).optional(),
+      block: z.number().nonnegative().max(10_000).optional(),
+    })
+    .optional(),
 });
 export type Household = z.infer<typeof Household>;

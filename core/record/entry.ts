@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { BatchId, CookId, EntryId, Instant, Line, PhotoId, Remark, VesselId } from './ids.js';
+import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId } from './ids.js';
 
 /**
  * A log entry is a fact with a time. It is appended and never edited; a correction is a later entry that names
@@ -8,7 +8,20 @@ import { BatchId, CookId, EntryId, Instant, Line, PhotoId, Remark, VesselId } fr
 const fact = { id: EntryId, schemaVersion: z.literal(1), at: Instant, notedAt: Instant };
 const vesselIds = z.array(VesselId).min(1).max(500);
 
-export const HydrationStep = z.enum(['soak', 'simmer', 'drain', 'dryEnough', 'mix', 'fill']);
+export const HydrationStep = z.enum([
+  'soak',
+  'simmer',
+  'hotRest',
+  'drain',
+  'dryEnough',
+  'mix',
+  'dissolve',
+  'extract',
+  'strain',
+  'pasteurize',
+  'cooled',
+  'fill',
+]);
 export type HydrationStep = z.infer<typeof HydrationStep>;
 
 export const CookStep = z.enum([
@@ -54,6 +67,45 @@ export const Entry = z.discriminatedUnion('kind', [
     kind: z.literal('weighed'),
     batchId: BatchId,
     massG: z.number().positive().max(1_000_000),
+  }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('squeezed'),
+    batchId: BatchId,
+    result: z.enum(['dry', 'right', 'wet']),
+  }),
+  /** One ingredient, put in: what the scale really showed. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('weighedOut'),
+    batchId: BatchId,
+    materialId: Key,
+    massG: z.number().nonnegative().max(1_000_000),
+  }),
+  /** Something added afterwards, to make a mix wetter or drier. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('adjusted'),
+    batchId: BatchId,
+    materialId: Key,
+    name: Line,
+    massG: z.number().positive().max(1_000_000),
+    moisture: z.number().min(0).max(1),
+  }),
+  /** How much liquid is left after boiling. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('volumeMeasured'),
+    batchId: BatchId,
+    volumeMl: z.number().positive().max(100_000),
+  }),
+  /** A pH, after so many drops more than at the reading before. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('phRead'),
+    batchId: BatchId,
+    ph: z.number().min(0).max(14),
+    drops: z.number().int().min(0).max(1000),
   }),
   z.strictObject({ ...fact, kind: z.literal('cookLoaded'), cookId: CookId, vesselIds }),
   z.strictObject({

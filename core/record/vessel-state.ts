@@ -62,9 +62,17 @@ function factsAbout(facts: readonly Fact[], vesselId: VesselId | undefined): rea
   const cooks = new Set(
     facts.flatMap((f) => (f.kind === 'cookLoaded' && f.vesselIds.includes(vesselId) ? [f.cookId] : [])),
   );
-  return facts.filter((f) =>
-    'vesselIds' in f ? f.vesselIds.includes(vesselId) : f.kind === 'cookStep' && cooks.has(f.cookId),
+  const batches = new Set(
+    facts.flatMap((f) => (f.kind === 'batchMade' && f.vesselIds.includes(vesselId) ? [f.batchId] : [])),
   );
+  return facts.filter((f) => {
+    if ('vesselIds' in f) {
+      return f.vesselIds.includes(vesselId);
+    }
+    return (
+      (f.kind === 'cookStep' && cooks.has(f.cookId)) || (f.kind === 'stepDone' && batches.has(f.batchId))
+    );
+  });
 }
 
 function step(state: VesselState, fact: Fact): VesselState {
@@ -75,6 +83,9 @@ function step(state: VesselState, fact: Fact): VesselState {
       return { ...state, cookId: fact.cookId, phase: 'cooking' };
     case 'cookStep':
       return afterCookStep(state, fact);
+    case 'stepDone':
+      // Pasteurized and cooled: as ready for a culture as a cooked one.
+      return fact.step === 'cooled' && state.phase === 'planned' ? { ...state, phase: 'sterile' } : state;
     case 'inoculated':
       return {
         ...state,

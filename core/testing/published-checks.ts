@@ -1,16 +1,22 @@
 import {
-  biologicalEfficiency,
   atmosphericPressure,
+  auditFormula,
+  biologicalEfficiency,
   chamberTemperature,
   convert,
+  doseFor,
   f0,
   fitColonization,
   gaugePressureFor,
   heatingEnergyKJ,
   lethalRate,
+  liquidMaltFor,
   minutesToCool,
   mixMoisture,
+  pelegMoisture,
   planCook,
+  pourDepthMm,
+  pourOut,
   resolveFormula,
   saturationPressure,
   saturationTemperature,
@@ -19,6 +25,8 @@ import {
   shippedFormulas,
   shippedMaterials,
   shippedVesselTypes,
+  uptakeCurve,
+  uptakeStages,
   weighedMoisture,
 } from '../index.js';
 import type { Check } from './checks.js';
@@ -237,16 +245,155 @@ function growthChecks(): Check[] {
   ];
 }
 
-function formulaChecks(): Check[] {
-  const trade = (what: string, expected: number, computed: number, within: number, unit: string): Check => ({
-    subject: 'formula',
-    what,
-    source: PRACTICE,
-    expected,
-    computed,
-    within,
-    unit,
+const trade = (
+  what: string,
+  expected: number,
+  computed: number,
+  within: number,
+  unit: string,
+  source = PRACTICE,
+): Check => ({ subject: 'formula', what, source, expected, computed, within, unit });
+
+/** Recipes as people tell them, read as text. */
+function auditChecks(): Check[] {
+  const of = (text: string) => auditFormula(text);
+  const solids = (text: string) => of(text).solidsPercent ?? NaN;
+  const block = of('5 cups hardwood pellets, 1 1/4 cup wheat bran, 1.4 L water');
+  const asWetAsClaimed = of('5 cups hardwood pellets, 6 cups water');
+  const coir = of('1.4 lb coir, 2 cups vermiculite, 4 tbsp gypsum, 12 cups water');
+  return [
+    trade('the same block as text, finished mass', 2240, block.grams, 5, 'g'),
+    trade('the same block as text, moisture', 0.655, block.moisture ?? NaN, 0.001, 'fraction'),
+    trade(
+      '“60 %” by 5 cups of pellets and 6 of water, really',
+      0.677,
+      asWetAsClaimed.moisture ?? NaN,
+      0.005,
+      'fraction',
+    ),
+    trade(
+      '1.8 lb pellets, 0.2 lb bran, 3 lb water as text',
+      0.633,
+      of('1.8 lb hardwood pellets\n0.2 lb wheat bran\n3 lb water').moisture ?? NaN,
+      0.005,
+      'fraction',
+    ),
+    trade('coir with vermiculite, far above 65 % and right', 0.82, coir.moisture ?? NaN, 0.005, 'fraction'),
+    trade(
+      '20 g syrup and 1 g malt in 500 ml',
+      3.27,
+      solids('20 g corn syrup, 1 g malt, 500 ml water'),
+      0.05,
+      '% w/v',
+    ),
+    trade('12 g syrup in 300 ml', 3.05, solids('12 g corn syrup, 300 ml water'), 0.05, '% w/v'),
+    trade('4 ml syrup per 100 ml', 4.3, solids('4 ml corn syrup, 100 ml water'), 0.1, '% w/v'),
+    trade('1 tbsp honey in 1½ cups', 4.9, solids('1 tbsp honey, 1 1/2 cups water'), 0.1, '% w/v'),
+    trade('1 g malt per 600 ml', 0.16, solids('1 g malt, 600 ml water'), 0.005, '% w/v'),
+    {
+      subject: 'formula',
+      what: 'water in honey, at most',
+      source: 'Codex STAN 12',
+      expected: 0.2,
+      computed: shippedMaterials(AT).find((m) => m.id === 'honey')!.moisture.high,
+      within: 1e-9,
+      unit: 'fraction',
+    },
+    trade(
+      'nitrogen of 90:10 pellets and bran',
+      0.004,
+      of('900 g hardwood pellets, 100 g wheat bran').blend.nitrogenOfDry ?? NaN,
+      0.001,
+      'fraction',
+    ),
+  ];
+}
+
+function dissolvedChecks(): Check[] {
+  const materials = shippedMaterials(AT);
+  const formula = (id: string) =>
+    resolveFormula(
+      shippedFormulas(AT).find((f) => f.id === id)!,
+      materials,
+    );
+  const vessel = (id: string) => shippedVesselTypes(AT).find((v) => v.id === id)!;
+  const bam = scaleFormula(formula('potato-dextrose-agar'), {
+    vessel: vessel('bottle-1000'),
+    count: 2,
+    eachMl: 500,
   });
+  const water = formula('water-agar');
+  const left = water.basis === 'perLiter' ? doseFor(water, 400, 25)[0]!.massG : NaN;
+  const dish = vessel('dish-90');
+  const wheat = materials.find((m) => m.id === 'wheat')!;
+  const uptake = uptakeCurve(wheat, uptakeStages('soak-simmer', 20));
+  const M127 = 'FDA BAM, medium M127';
+  return [
+    trade('potato dextrose agar: dextrose to a liter', 20, bam.parts[1]!.massG, 1e-9, 'g', M127),
+    trade('potato dextrose agar: agar to a liter', 20, bam.parts[2]!.massG, 1e-9, 'g', M127),
+    trade('potato dextrose agar: potatoes to a liter', 200, bam.parts[0]!.massG, 1e-9, 'g', M127),
+    trade('600 ml boiled down to 400 ml, agar at 2.5 %', 10, left, 1e-9, 'g'),
+    trade(
+      '400 ml fill so many of 20 dishes at 25.7 ml with a tenth to spare',
+      14,
+      pourOut({ volumeMl: 400, eachMl: 25.7, wanted: 20, spare: 0.1 }).filled,
+      0,
+      '',
+    ),
+    trade(
+      'and all 20 take',
+      570,
+      pourOut({ volumeMl: 400, eachMl: 25.7, wanted: 20, spare: 0.1 }).neededMl,
+      0,
+      'ml',
+    ),
+    trade(
+      '20 ml in a 90 mm dish, depth',
+      20_000 / (Math.PI * 43 ** 2),
+      pourDepthMm(20, dish.diameterMm!),
+      1e-9,
+      'mm',
+      'volume ÷ area',
+    ),
+    trade('liquid for 20 g of dried malt, by solids', 24, liquidMaltFor(20).bySolidsG, 0.5, 'g'),
+    trade('liquid for 20 g of dried malt, × 1.5', 30, liquidMaltFor(20).bySchoolG, 1e-9, 'g'),
+    trade(
+      'Peleg at first: M0 + t/k1',
+      0.1375,
+      pelegMoisture({ initial: 0.1, k1: 80, k2: 1e-9, minutes: 3 }),
+      1e-6,
+      'dry basis',
+      'Peleg 1988: a straight line of slope 1/k1 while k2 t is small',
+    ),
+    trade('wheat soaked 14 h and simmered 12 min', 0.5, uptake.ends[1]!.moisture, 0.02, 'fraction'),
+    trade(
+      'covered barley, 48 lb a bushel',
+      618,
+      convert(48, 'lb', 'g') / 35.23907,
+      0.5,
+      'g/l',
+      'USDA AH-697, US test weight',
+    ),
+    trade(
+      'rye and maize, 56 lb a bushel',
+      721,
+      convert(56, 'lb', 'g') / 35.23907,
+      0.5,
+      'g/l',
+      'USDA AH-697, US test weight',
+    ),
+    trade(
+      'oats, 32 lb a bushel',
+      412,
+      convert(32, 'lb', 'g') / 35.23907,
+      0.5,
+      'g/l',
+      'USDA AH-697, US test weight',
+    ),
+  ];
+}
+
+function formulaChecks(): Check[] {
   const materials = shippedMaterials(AT);
   const vessels = shippedVesselTypes(AT);
   const formulas = shippedFormulas(AT);
@@ -289,6 +436,8 @@ function formulaChecks(): Check[] {
       0.001,
       'fraction',
     ),
+    ...auditChecks(),
+    ...dissolvedChecks(),
     trade('dry rye in a quart jar at two thirds', 235, rye.vesselDryG, 10, 'g'),
     trade('1 000 g of dry matter drained to 2 000 g', 0.5, weighedMoisture(2000, 1000), 1e-12, 'fraction'),
     trade('hold of quart jars at 15 psi at the sea', 90, sea.holdMinutes, 0, 'min'),

@@ -55,7 +55,17 @@ function possibleSources(batch: BatchView, house: House): readonly VesselView[] 
           lastFraction(v) >= FULL_ENOUGH &&
           !isUsedUp(v),
       )
-    : all.filter((v) => v.batch.contentsMl !== undefined && v.left > 0.1 && v.batch.stage === 'liquid');
+    : all.filter((v) => isCulture(v) && v.left > 0.1 && (v.batch.stage === 'liquid' || !isGrain(batch)));
+}
+
+/** Received as it is, or made here and running: broth, and plates for what is not grain. */
+function isCulture(v: VesselView): boolean {
+  const isMade = v.batch.plan?.vesselMl !== undefined && v.state.phase === 'running';
+  return v.batch.contentsMl !== undefined || isMade;
+}
+
+function isGrain(view: BatchView): boolean {
+  return view.batch.stage === 'grain';
 }
 
 export function isUsedUp(view: VesselView): boolean {

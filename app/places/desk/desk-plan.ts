@@ -1,74 +1,154 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import {
   CoreError,
+  adviseTreatment,
+  costOf,
+  inCooker,
   nextBatchNumber,
+  nextTime,
   planCook,
   reasonForMoisture,
   reasonForPart,
   reasonForWater,
   resolveFormula,
   scaleFormula,
+  shoppingList,
+  stepsOf,
+  usualLiquidMl,
+  vesselsFor,
+  withSchool,
+  type BatchCost,
+  type BatchPlan,
   type CookPlan,
   type Household,
+  type HydrationMethod,
   type Reason,
   type ResolvedFormula,
   type ScaledFormula,
+  type Stage,
+  type Treatment,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
+import { reasonForCost, reasonForHold, reasonForTreatment } from './desk-reasons';
 
 /** Which number the slip explains. */
 export type Asked =
   | { readonly kind: 'part'; readonly index: number }
-  | { readonly kind: 'water' }
-  | { readonly kind: 'moisture' }
-  | { readonly kind: 'hold' };
+  | { readonly kind: 'water' | 'moisture' | 'hold' | 'treatment' | 'cost' | 'uptake' };
 
 interface Answer {
   readonly formula: ResolvedFormula;
   readonly scaled: ScaledFormula;
   readonly cook: CookPlan | undefined;
+  /** Firings that all vessels take; 0 where the cooker lists no place for them. */
+  readonly cooksNeeded: number;
   /** Why there is no cook for these amounts; the amounts stand all the same. */
   readonly cookProblem: string;
+  readonly cost: BatchCost | undefined;
 }
 
-const USUAL_SPARE = 0.05;
+const USUAL_SPARE: Readonly<Record<Stage, number>> = { agar: 0.1, liquid: 0.05, grain: 0.05, bulk: 0.05 };
+const USUAL_COUNT: Readonly<Record<Stage, number | undefined>> = {
+  agar: 20,
+  liquid: 4,
+  grain: undefined,
+  bulk: 3,
+};
+/** Where the house has no usual vessel of this stage. */
+const USUAL_VESSEL: Readonly<Record<Stage, string>> = {
+  agar: 'dish-90',
+  liquid: 'quart-jar',
+  grain: 'quart-jar',
+  bulk: 'block-bag',
+};
+const FIRST_FORMULA = 'wheat-spawn';
 
 /** The plan on the Desk: what is asked for, and all that follows from it. */
 @Injectable()
 export class DeskPlan {
   private readonly store = inject(HouseStore);
 
-  readonly formulaId = signal('wheat-spawn');
+  readonly formulaId = signal(FIRST_FORMULA);
   private readonly chosenCount = signal<number | undefined>(undefined);
   private readonly chosenVessel = signal<string | undefined>(undefined);
   private readonly chosenFill = signal<number | undefined>(undefined);
   private readonly chosenMoisture = signal<number | undefined>(undefined);
-  readonly spare = signal(USUAL_SPARE);
+  private readonly chosenEachMl = signal<number | undefined>(undefined);
+  private readonly chosenStrength = signal<number | undefined>(undefined);
+  private readonly chosenBottle = signal<string | undefined>(undefined);
+  private readonly chosenMethod = signal<HydrationMethod | undefined>(undefined);
+  private readonly chosenTreatment = signal<Treatment | undefined>(undefined);
+  private readonly chosenSpare = signal<number | undefined>(undefined);
+  readonly stepMinutes = signal<NonNullable<BatchPlan['stepMinutes']>>({});
   readonly asked = signal<Asked | undefined>(undefined);
   /** What was typed and is no number, by field. */
   readonly typed = signal<Readonly<Record<string, string>>>({});
 
-  readonly formulas = computed(() => this.store.house()?.records.formulas ?? []);
-  readonly formula = computed(() => {
+  private readonly records = computed(() => this.store.house()?.records);
+  readonly formulas = computed(() =>
+    [...(this.records()?.formulas ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
+  );
+  /** As it is kept, under its own name and with its own method. */
+  readonly kept = computed(() => {
     const found = this.formulas().find((f) => f.id === this.formulaId()) ?? this.formulas()[0];
-    return found && resolveFormula(found, this.store.house()?.records.materials ?? []);
+    return found && resolveFormula(found, this.records()?.materials ?? []);
   });
-  readonly vessels = computed(() => {
-    const kind = this.formula()?.stage === 'bulk' ? 'bag' : 'jar';
-    return (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === kind);
+  readonly method = computed(() => this.chosenMethod() ?? this.kept()?.hydration);
+  /** As it is planned: with the chosen school in its name. */
+  readonly formula = computed(() => {
+    const kept = this.kept();
+    return kept && withSchool(kept, this.method());
   });
+  readonly stage = computed<Stage>(() => this.kept()?.stage ?? 'grain');
+  readonly isDissolved = computed(() => this.kept()?.basis === 'perLiter');
+  readonly vessels = computed(() => vesselsFor(this.stage(), this.records()?.vesselTypes ?? []));
   readonly vessel = computed(() => {
-    const wanted = this.chosenVessel() ?? this.store.household()?.usualVesselTypeId;
+    const wanted = [
+      this.chosenVessel(),
+      this.stage() === 'grain' ? this.store.household()?.usualVesselTypeId : USUAL_VESSEL[this.stage()],
+    ].find((id) => id !== undefined);
     return this.vessels().find((v) => v.id === wanted) ?? this.vessels()[0];
   });
+  readonly bottles = computed(() =>
+    (this.records()?.vesselTypes ?? []).filter((v) => v.kind === 'bottle' && !v.id.startsWith('culture-')),
+  );
+  readonly bottle = computed(() => {
+    const wanted = this.chosenBottle() ?? 'bottle-500';
+    return this.vessel()?.kind === 'dish'
+      ? (this.bottles().find((v) => v.id === wanted) ?? this.bottles()[0])
+      : undefined;
+  });
   readonly count = computed(
-    () =>
-      this.chosenCount() ??
-      (this.formula()?.stage === 'bulk' ? 3 : (this.store.household()?.usualCount ?? 8)),
+    () => this.chosenCount() ?? USUAL_COUNT[this.stage()] ?? this.store.household()?.usualCount ?? 8,
   );
   readonly fill = computed(() => this.chosenFill() ?? this.vessel()?.usualFill ?? 0);
-  readonly moisture = computed(() => this.chosenMoisture() ?? this.formula()?.targetMoisture.value ?? 0);
-  readonly appliance = computed(() => this.store.house()?.records.appliances.find((a) => a.inUse));
+  readonly eachMl = computed(() => {
+    const vessel = this.vessel();
+    return this.chosenEachMl() ?? (vessel === undefined ? 0 : usualLiquidMl(vessel));
+  });
+  readonly moisture = computed(() => {
+    const kept = this.kept();
+    return this.chosenMoisture() ?? (kept?.basis === 'perLiter' ? 0 : (kept?.targetMoisture.value ?? 0));
+  });
+  readonly strength = computed(() => {
+    const kept = this.kept();
+    return this.chosenStrength() ?? (kept?.basis === 'perLiter' ? kept.strength.value : 0);
+  });
+  readonly spare = computed(() => this.chosenSpare() ?? USUAL_SPARE[this.stage()]);
+  readonly appliance = computed(() => this.records()?.appliances.find((a) => a.inUse));
+  readonly advice = computed(() => {
+    const shown = this.shown();
+    return shown && adviseTreatment(shown.formula.stage, shown.scaled.parts);
+  });
+  readonly treatment = computed<Treatment>(
+    () => this.chosenTreatment() ?? this.advice()?.treatment ?? 'sterilize',
+  );
+  readonly steps = computed(() =>
+    stepsOf({
+      formula: this.formula(),
+      plan: { treatment: this.treatment(), stepMinutes: this.stepMinutes() },
+    }),
+  );
 
   private readonly answer = computed<Answer | { readonly problem: string } | undefined>(() => {
     const [formula, vessel, household] = [this.formula(), this.vessel(), this.store.household()];
@@ -80,12 +160,14 @@ export class DeskPlan {
         vessel,
         count: this.count(),
         fill: this.fill(),
-        moisture: this.moisture(),
         spare: this.spare(),
         scaleStepG: household.scaleStepG,
+        ...(formula.basis === 'perLiter'
+          ? { eachMl: this.eachMl(), strengthGPerL: this.strength(), bottle: this.bottle() }
+          : { moisture: this.moisture() }),
       });
-      const { cook, cookProblem } = this.cookFor(scaled, household);
-      return { formula, scaled, cook, cookProblem };
+      const cooking = this.cookFor(formula, scaled, household);
+      return { formula, scaled, ...cooking, cost: costFor(scaled, household, cooking.cooksNeeded) };
     } catch (error) {
       return { problem: error instanceof CoreError ? error.message : String(error) };
     }
@@ -109,17 +191,49 @@ export class DeskPlan {
 
   readonly nextNumber = computed(() => {
     const house = this.store.house();
-    const stage = this.formula()?.stage;
-    return house && stage ? nextBatchNumber(house.records, stage) : 1;
+    return house ? nextBatchNumber(house.records, this.stage()) : 1;
   });
 
-  /** Weighings of the last two batches of this formula. */
+  private readonly alike = computed(() =>
+    (this.store.house()?.batches ?? []).filter((b) => b.batch.formula?.id === this.formulaId()),
+  );
+
+  /** Weighings of the last two batches of this formula, and mixes whose squeeze was right. */
   readonly past = computed(() => {
-    const batches = this.store.house()?.batches ?? [];
-    const weighed = batches.flatMap((b) =>
-      b.batch.formula?.id === this.formulaId() && b.weighedMoisture !== undefined ? [b.weighedMoisture] : [],
+    const moistures = this.alike().flatMap((b) =>
+      b.weighedMoisture !== undefined
+        ? [b.weighedMoisture]
+        : b.squeeze !== undefined && b.mixed !== undefined
+          ? [b.mixed.moisture]
+          : [],
     );
-    return weighed.slice(-2).map((moisture) => ({ moisture }));
+    return moistures.slice(-2).map((moisture) => ({ moisture }));
+  });
+
+  /** What the record says to do otherwise this time. */
+  readonly advisedChange = computed(() => {
+    const [formula, house] = [this.formula(), this.store.household()];
+    if (formula === undefined || house === undefined || formula.basis === 'perLiter') {
+      return undefined;
+    }
+    const past = this.alike().map((b) => ({
+      targetMoisture: b.batch.plan?.targetMoisture ?? 0,
+      weighedMoisture: b.weighedMoisture,
+      tissue: b.tissue,
+      mixedMoisture: b.mixed?.moisture,
+      squeeze: b.squeeze,
+    }));
+    return nextTime(past, {
+      method: formula.hydration,
+      material: formula.parts[0]!.material,
+      targetMoisture: this.moisture(),
+      roomC: house.roomC,
+    });
+  });
+
+  readonly toBuy = computed(() => {
+    const [house, shown] = [this.store.house(), this.shown()];
+    return house && shown ? shoppingList(house, shown.scaled) : [];
   });
 
   readonly reason = computed<Reason | undefined>(() => {
@@ -138,31 +252,64 @@ export class DeskPlan {
         return reasonForMoisture(shown.formula, shown.scaled);
       case 'hold':
         return shown.cook && reasonForHold(shown.cook);
+      case 'treatment': {
+        const advice = this.advice();
+        return advice && reasonForTreatment(advice, shown.scaled);
+      }
+      case 'cost':
+        return shown.cost && reasonForCost(shown.cost, shown.scaled, this.store.household()?.currency ?? '');
+      case 'uptake':
+        return undefined;
     }
   });
 
   private cookFor(
+    formula: ResolvedFormula,
     scaled: ScaledFormula,
     house: Household,
-  ): { cook: CookPlan | undefined; cookProblem: string } {
+  ): Pick<Answer, 'cook' | 'cooksNeeded' | 'cookProblem'> {
     const appliance = this.appliance();
     if (appliance === undefined) {
-      return { cook: undefined, cookProblem: 'No cooker leads the plans. Choose one in the Ledger.' };
+      return {
+        cook: undefined,
+        cooksNeeded: 0,
+        cookProblem: 'No cooker leads the plans. Choose one in the Ledger.',
+      };
     }
     try {
-      const { vessel, count, vesselWetG } = scaled;
-      return { cook: planCook({ appliance, house, vessel, count, vesselWetG }), cookProblem: '' };
+      const { vessel, wetG, vesselsPerPlace } = inCooker({
+        vessel: scaled.vessel,
+        plan: { ...scaled.dissolved, vesselMl: scaled.dissolved?.eachMl, vesselWetG: scaled.vesselWetG },
+      });
+      const count = scaled.dissolved?.cookedIn?.count ?? Math.ceil(scaled.count / vesselsPerPlace);
+      const cook = planCook({ appliance, house, vessel, count, vesselWetG: wetG, stage: formula.stage });
+      return { cook, cooksNeeded: cook.places === 0 ? 0 : Math.ceil(count / cook.places), cookProblem: '' };
     } catch (error) {
-      return { cook: undefined, cookProblem: error instanceof CoreError ? error.message : String(error) };
+      return {
+        cook: undefined,
+        cooksNeeded: 0,
+        cookProblem: error instanceof CoreError ? error.message : String(error),
+      };
     }
   }
 
   choose(formulaId: string): void {
     this.formulaId.set(formulaId);
-    this.chosenVessel.set(undefined);
-    this.chosenCount.set(undefined);
-    this.chosenFill.set(undefined);
-    this.chosenMoisture.set(undefined);
+    for (const chosen of [
+      this.chosenVessel,
+      this.chosenCount,
+      this.chosenFill,
+      this.chosenMoisture,
+      this.chosenEachMl,
+      this.chosenStrength,
+      this.chosenBottle,
+      this.chosenMethod,
+      this.chosenTreatment,
+      this.chosenSpare,
+    ]) {
+      chosen.set(undefined);
+    }
+    this.stepMinutes.set({});
     this.asked.set(undefined);
     this.typed.set({});
   }
@@ -174,6 +321,7 @@ export class DeskPlan {
   setVessel(id: string): void {
     this.chosenVessel.set(id);
     this.chosenFill.set(undefined);
+    this.chosenEachMl.set(undefined);
   }
 
   setFill(fill: number): void {
@@ -184,25 +332,55 @@ export class DeskPlan {
     this.chosenMoisture.set(moisture);
   }
 
+  setEachMl(eachMl: number): void {
+    this.chosenEachMl.set(eachMl);
+  }
+
+  setStrength(gramsPerLiter: number): void {
+    this.chosenStrength.set(gramsPerLiter);
+  }
+
+  setBottle(id: string): void {
+    this.chosenBottle.set(id);
+  }
+
+  setSpare(spare: number): void {
+    this.chosenSpare.set(spare);
+  }
+
+  setMethod(method: HydrationMethod): void {
+    this.chosenMethod.set(method);
+    this.stepMinutes.set({});
+  }
+
+  setTreatment(treatment: Treatment): void {
+    this.chosenTreatment.set(treatment);
+  }
+
+  setMinutes(step: keyof NonNullable<BatchPlan['stepMinutes']>, minutes: number): void {
+    this.stepMinutes.update((all) => ({ ...all, [step]: minutes }));
+  }
+
+  /** Takes what the record advises: other minutes, or another moisture. */
+  takeAdvice(): void {
+    const change = this.advisedChange();
+    if (change?.kind === 'minutes') {
+      this.setMinutes(change.step, change.to);
+    } else if (change !== undefined) {
+      this.setMoisture(change.to);
+    }
+  }
+
   note(field: string, problem: string): void {
     this.typed.update((all) => ({ ...all, [field]: problem }));
   }
 }
 
-function reasonForHold(cook: CookPlan): Reason {
-  const slower = 10 ** ((cook.seaChamberC - cook.chamberC) / 10);
-  return {
-    title: `Why ${cook.holdMinutes} min`,
-    steps: [
-      { text: `The trade's hold, ${cook.trade.words}`, result: `${cook.trade.minutes} min` },
-      { text: '15 psi at the sea', result: `${cook.seaChamberC.toFixed(1)} °C` },
-      { text: 'your pressure, where you are', result: `${cook.chamberC.toFixed(1)} °C` },
-      { text: 'spores die more slowly there', result: `${slower.toFixed(2)} times` },
-      { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
-    ],
-    likely: `Practice runs ${cook.trade.least} to ${cook.trade.most} min at the sea.`,
-    source:
-      'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. It errs to longer, since the middle warms up no slower.',
-    narrow: 'Put a maximum thermometer in one jar',
-  };
+/** A negative price must not take the amounts away. */
+function costFor(scaled: ScaledFormula, house: Household, cooksNeeded: number): BatchCost | undefined {
+  try {
+    return costOf(scaled, house, cooksNeeded);
+  } catch {
+    return undefined;
+  }
 }

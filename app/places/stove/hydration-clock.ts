@@ -1,4 +1,4 @@
-import { hydrationProgress, type BatchView, type HydrationProgress } from '../../../core/index';
+import { hydrationProgress, stepsOf, type BatchView, type HydrationProgress } from '../../../core/index';
 
 export interface HydrationClock extends HydrationProgress {
   /** The next deed; empty when all is done. */
@@ -12,6 +12,6 @@ export function hydrationClock(view: BatchView): HydrationClock {
   const progress =
     formula === undefined
       ? { steps: [] }
-      : hydrationProgress(formula.hydration, view.lastStep, view.lastStepMs);
+      : hydrationProgress(stepsOf(view.batch), view.lastStep, view.lastStepMs);
   return { ...progress, next: progress.following?.deed ?? '', sinceMs: view.lastStepMs };
 }

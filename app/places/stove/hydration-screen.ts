@@ -7,22 +7,18 @@ import {
   input,
   signal,
 } from '@angular/core';
-import {
-  CoreError,
-  decimalsOf,
-  formatNumber,
-  parseNumber,
-  weighedMoisture,
-  type BatchView,
-} from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { RouterLink } from '@angular/router';
+import { CoreError, formatNumber, parseNumber, weighedMoisture, type BatchView } from '../../../core/index';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
 import { ClockFace } from '../../pieces/clock-face';
 import { Plaque } from '../../pieces/plaque';
 import { Keys } from '../../shell/keys';
+import { DissolvedTests } from './dissolved-tests';
 import { hydrationClock } from './hydration-clock';
+import { MixTests } from './mix-tests';
+import { WeighList } from './weigh-list';
 
 const TISSUE = [
   { result: 'dry', words: 'Dry core left', hint: 'a white core inside' },
@@ -33,7 +29,7 @@ const TISSUE = [
 /** A medium from the sack to its vessels: soak, simmer, dry, test, weigh, fill. */
 @Component({
   selector: 'nw-hydration-screen',
-  imports: [ClockFace, Plaque],
+  imports: [ClockFace, DissolvedTests, MixTests, Plaque, RouterLink, WeighList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hydration-screen.html',
   styleUrl: './hydration-screen.scss',
@@ -41,7 +37,6 @@ const TISSUE = [
 export class HydrationScreen {
   readonly view = input.required<BatchView>();
 
-  private readonly store = inject(HouseStore);
   private readonly scribe = inject(Scribe);
   private readonly time = inject(Time);
 
@@ -57,15 +52,28 @@ export class HydrationScreen {
       : Math.min(1, Math.max(0, (this.time.now() - sinceMs) / (dueMs - sinceMs)));
   });
   protected readonly due = computed(() => this.clock().dueMs === undefined || this.leftMinutes() <= 0);
-  protected readonly parts = computed(() => {
-    const plan = this.view().batch.plan;
-    const water =
-      this.view().batch.formula?.hydration === 'mix' ? [{ name: 'Water', massG: plan?.waterG ?? 0 }] : [];
-    return [...(plan?.parts ?? []), ...water];
+  private readonly isDissolved = computed(() => this.view().batch.formula?.basis === 'perLiter');
+  /** Until the first step; what is boiled first is weighed again once it was measured. */
+  protected readonly showsWeighing = computed(
+    () =>
+      this.clock().current === undefined || (this.isDissolved() && this.clock().current?.step !== 'extract'),
+  );
+  protected readonly showsDissolved = computed(
+    () => this.isDissolved() && this.clock().current !== undefined,
+  );
+  protected readonly showsMix = computed(() => {
+    const step = this.clock().current?.step;
+    return (
+      this.view().batch.stage === 'bulk' && (step === 'mix' || step === 'drain' || step === 'pasteurize')
+    );
   });
   protected readonly byJar = computed(() => {
     const { batch } = this.view();
-    return `${formatNumber(batch.plan?.vesselWetG ?? 0)} g in each of ${this.view().vessels.length} ${batch.vessel.plural}`;
+    const each =
+      batch.plan?.vesselMl === undefined
+        ? `${formatNumber(batch.plan?.vesselWetG ?? 0)} g`
+        : `${formatNumber(batch.plan.vesselMl, 0)} ml`;
+    return `${each} in each, ${this.view().vessels.length} × ${batch.vessel.plural}`;
   });
   protected readonly stageWords = computed(() => {
     const at = shortTime(this.clock().dueMs ?? 0, this.time.now());
@@ -139,10 +147,6 @@ export class HydrationScreen {
         `${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`,
       );
     }
-  }
-
-  protected grams(value: number): string {
-    return formatNumber(value, decimalsOf(this.store.household()?.scaleStepG ?? 1));
   }
 
   private moistureOf(text: string): number {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { formatNumber, isOn, planCook, type BatchView, type VesselId } from '../../../core/index';
+import { formatNumber, inCooker, isOn, planCook, type BatchView, type VesselId } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { pressureWords } from '../../data/words';
@@ -12,6 +12,12 @@ const CHECKS = [
   'Jars made for pressure, upright, lids loose enough to breathe; no cold glass into hot water',
   'Window open, alarm on, and you stay near while it is hot',
 ] as const;
+
+/** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
+function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
+  const isLiquid = (batch: typeof a) => batch.stage === 'agar' || batch.stage === 'liquid';
+  return inCooker(a).vessel.id === inCooker(b).vessel.id && isLiquid(a) === isLiquid(b);
+}
 
 /** What goes into the pot, the programme, four lines to check, one press. */
 @Component({
@@ -48,29 +54,53 @@ export class LoadCook {
   protected readonly applianceOptions = computed(() =>
     this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
   );
-  /** Only like vessels share a cook, since they share a programme and its places: the first batch decides. */
+  /** Only like vessels of like media share a cook, since they share a programme and its places: the first decides. */
   protected readonly rows = computed(() => {
     const first = this.batches().find((b) => !this.left().has(b.batch.id));
     return this.batches().map((view) => {
       const waiting = view.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id);
-      const fits = first === undefined || view.batch.vessel.id === first.batch.vessel.id;
-      return { view, waiting, fits, taken: fits && !this.left().has(view.batch.id) };
+      const { vessel, vesselsPerPlace } = inCooker(view.batch);
+      const fits = first === undefined || sharesCook(view.batch, first.batch);
+      const places = Math.ceil(waiting.length / vesselsPerPlace - 1e-9);
+      const words = `${places} ${places === 1 ? vessel.name : vessel.plural}`;
+      const poured = vessel === view.batch.vessel ? '' : ` for ${waiting.length} ${view.batch.vessel.plural}`;
+      return {
+        view,
+        waiting,
+        vesselsPerPlace,
+        words,
+        poured,
+        fits,
+        taken: fits && !this.left().has(view.batch.id),
+      };
     });
   });
+  /** Place by place, until the pot is full. */
   protected readonly load = computed<readonly VesselId[]>(() => {
-    const all = this.rows().flatMap((r) => (r.taken ? r.waiting : []));
-    return all.slice(0, this.places());
+    let free = this.places();
+    return this.rows().flatMap((row) => {
+      const most = Math.floor(free * row.vesselsPerPlace + 1e-9);
+      const taken = row.taken ? row.waiting.slice(0, most) : [];
+      free -= Math.ceil(taken.length / row.vesselsPerPlace - 1e-9);
+      return taken;
+    });
   });
+  protected readonly placesTaken = computed(() =>
+    Math.ceil(this.load().length / (this.rows().find((r) => r.taken)?.vesselsPerPlace ?? 1) - 1e-9),
+  );
   protected readonly waitingCount = computed(
     () => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length,
   );
   private readonly firstTaken = computed(() => this.rows().find((r) => r.taken)?.view);
-  protected readonly places = computed(
-    () => this.appliance()?.places[this.firstTaken()?.batch.vessel.id ?? ''] ?? 0,
-  );
+  private readonly cooked = computed(() => {
+    const first = this.firstTaken();
+    return first && inCooker(first.batch);
+  });
+  protected readonly places = computed(() => this.appliance()?.places[this.cooked()?.vessel.id ?? ''] ?? 0);
   private readonly answer = computed(() => {
     const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
-    if (appliance === undefined || house === undefined || first === undefined || this.load().length === 0) {
+    const cooked = this.cooked();
+    if (!appliance || !house || !first || !cooked || this.load().length === 0) {
       return undefined;
     }
     try {
@@ -78,9 +108,10 @@ export class LoadCook {
         ...planCook({
           appliance,
           house,
-          vessel: first.batch.vessel,
-          count: this.load().length,
-          vesselWetG: first.batch.plan?.vesselWetG ?? 0,
+          vessel: cooked.vessel,
+          count: this.placesTaken(),
+          vesselWetG: cooked.wetG,
+          stage: first.batch.stage,
         }),
         problem: '',
       };
@@ -103,8 +134,8 @@ export class LoadCook {
     );
   });
   protected readonly noun = computed(() => {
-    const vessel = this.firstTaken()?.batch.vessel;
-    return this.load().length === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
+    const vessel = this.cooked()?.vessel;
+    return this.placesTaken() === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
   });
 
   protected readonly isStretched = computed(

@@ -109,7 +109,7 @@ describe('the Stove', () => {
     });
 
     it('leads through soak, simmer, drain, dry, test, weigh and fill', async () => {
-      expect(stove.text()).toContain('1 980g Wheat, whole');
+      expect(stove.text()).toContain('1 980gWheat, whole');
       await stove.press('Start soak');
       expect(stove.text()).toMatch(/hours left of soaking/);
       expect(stove.text()).toContain('12 h to 24 h works');

@@ -8,14 +8,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import {
-  dueItems,
-  hydrationSteps,
-  isOn,
-  type BatchView,
-  type CookView,
-  type House,
-} from '../../../core/index';
+import { dueItems, stepsOf, isOn, type BatchView, type CookView, type House } from '../../../core/index';
 import { Chime } from '../../data/chime';
 import { HouseStore } from '../../data/house-store';
 import { Time } from '../../data/time';
@@ -162,6 +155,6 @@ function isWaiting(batch: BatchView): boolean {
 
 /** In its vessels and not cooked yet. */
 function isFilled(batch: BatchView): boolean {
-  const steps = batch.batch.formula === undefined ? [] : hydrationSteps(batch.batch.formula.hydration);
+  const steps = stepsOf(batch.batch);
   return isWaiting(batch) && batch.lastStep === steps[steps.length - 1]?.step;
 }

@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  CoreError,
+  auditFormula,
+  formatNumber,
+  formulaFromAudit,
+  newId,
+  parseNumber,
+  phraseOf,
+  vesselsFor,
+  type Audit,
+  type AuditLine,
+  type Material,
+  type Treatment,
+} from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { SettingsService } from '../../data/settings-service';
+import { amountWords } from '../../data/words';
+
+const EXAMPLE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water';
+const STAGE_WORDS = {
+  agar: 'agar',
+  liquid: 'liquid culture',
+  grain: 'grain',
+  bulk: 'bulk substrate',
+} as const;
+
+/** Any recipe, as it was found, turned into what it really is. Nothing is guessed: an unknown word is asked about. */
+@Component({
+  selector: 'nw-check-recipe',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './check-recipe.html',
+  styleUrls: ['./desk-page.scss', './check-recipe.scss'],
+})
+export class CheckRecipe {
+  private readonly store = inject(HouseStore);
+  private readonly settings = inject(SettingsService);
+  private readonly router = inject(Router);
+
+  protected readonly example = EXAMPLE;
+  protected readonly text = signal('');
+  protected readonly answers = signal<Readonly<Record<string, string>>>({});
+  protected readonly treatment = signal<Treatment | ''>('');
+  protected readonly vesselId = signal('');
+  protected readonly countText = signal('1');
+  protected readonly partsAre = signal<'mass' | 'volume'>('mass');
+  protected readonly name = signal('');
+  protected readonly saveProblem = signal('');
+
+  private readonly materials = computed(() => this.store.house()?.records.materials ?? []);
+  protected readonly materialOptions = computed(() =>
+    [...this.materials()].sort((a, b) => a.name.localeCompare(b.name)),
+  );
+  private readonly answer = computed<Audit | { readonly problem: string } | undefined>(() => {
+    if (this.text().trim() === '') {
+      return undefined;
+    }
+    const vessel = (this.store.house()?.records.vesselTypes ?? []).find((v) => v.id === this.vesselId());
+    try {
+      return auditFormula(this.text(), {
+        materials: this.materials(),
+        answers: this.answers(),
+        partsAre: this.partsAre(),
+        ...(this.treatment() !== '' && { treatment: this.treatment() as Treatment }),
+        ...(vessel && { vessel, count: parseNumber(this.countText(), 'How many') }),
+      });
+    } catch (error) {
+      return { problem: error instanceof CoreError ? error.message : String(error) };
+    }
+  });
+  protected readonly problem = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'problem' in answer ? answer.problem : '';
+  });
+  protected readonly audit = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'lines' in answer ? answer : undefined;
+  });
+  protected readonly vessels = computed(() =>
+    vesselsFor(this.audit()?.stage ?? 'bulk', this.store.house()?.records.vesselTypes ?? []),
+  );
+  protected readonly hasParts = computed(
+    () => this.audit()?.lines.some((l) => l.amount.kind === 'parts') ?? false,
+  );
+  protected readonly title = computed(() => {
+    const audit = this.audit();
+    return audit === undefined || audit.parts.length === 0
+      ? ''
+      : `This is ${STAGE_WORDS[audit.stage]}: ${audit.makes}`;
+  });
+  protected readonly figures = computed(() => {
+    const audit = this.audit();
+    if (audit === undefined || audit.parts.length === 0) {
+      return [];
+    }
+    const isLiquid = audit.stage === 'agar' || audit.stage === 'liquid';
+    const ratio = audit.carbonToNitrogen;
+    return [
+      { what: 'In all', value: amountWords(audit.grams) },
+      ...(audit.moisture === undefined
+        ? []
+        : [{ what: 'Water, wet basis', value: `${formatNumber(audit.moisture * 100, 1)} %` }]),
+      ...(isLiquid && audit.sugarPercent !== undefined
+        ? [
+            { what: 'Sugar solids, w/v', value: `${formatNumber(audit.sugarPercent, 2)} %` },
+            { what: 'All dissolved solids, w/v', value: `${formatNumber(audit.solidsPercent ?? 0, 2)} %` },
+          ]
+        : []),
+      ...(audit.stage === 'bulk'
+        ? [{ what: 'Supplement, of dry', value: `${formatNumber(audit.supplementPercent, 1)} %` }]
+        : []),
+      ...(audit.blend.nitrogenOfDry === undefined || isLiquid
+        ? []
+        : [{ what: 'Nitrogen, of dry', value: `${formatNumber(audit.blend.nitrogenOfDry * 100, 2)} %` }]),
+      ...(ratio === undefined ? [] : [{ what: 'C:N', value: `${formatNumber(ratio)} : 1` }]),
+      ...(audit.finishedMl === undefined
+        ? []
+        : [{ what: 'Finished, about', value: `${formatNumber(audit.finishedMl / 1000, 2)} l` }]),
+    ];
+  });
+
+  protected grams(line: AuditLine): string {
+    return line.massG === undefined ? '' : amountWords(line.massG);
+  }
+
+  protected matched(line: AuditLine): string {
+    return line.match?.kind === 'material'
+      ? line.match.material.name
+      : line.match?.kind === 'water'
+        ? 'Water'
+        : '';
+  }
+
+  /** What an unknown word may mean; undefined where it is known. */
+  protected candidates(line: AuditLine): readonly Material[] | undefined {
+    return line.match?.kind === 'unknown' ? line.match.candidates : undefined;
+  }
+
+  protected choose(line: AuditLine, id: string): void {
+    this.answers.update((all) => ({ ...all, [phraseOf(line.what)]: id }));
+  }
+
+  protected setTreatment(value: string): void {
+    this.treatment.set(value === 'sterilize' || value === 'pasteurize' ? value : '');
+  }
+
+  protected async save(): Promise<void> {
+    const audit = this.audit();
+    if (audit === undefined) {
+      return;
+    }
+    const id = newId(Date.now(), Math.random);
+    try {
+      const formula = formulaFromAudit(audit, {
+        id,
+        name: this.name().trim() || 'My recipe',
+        updatedAt: new Date().toISOString(),
+      });
+      this.saveProblem.set('');
+      if (await this.settings.add('formulas', formula)) {
+        await this.router.navigate(['/desk'], { queryParams: { formula: id } });
+      }
+    } catch (error) {
+      this.saveProblem.set(`${error instanceof Error ? error.message : String(error)} Nothing was saved.`);
+    }
+  }
+}

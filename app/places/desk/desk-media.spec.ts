@@ -1,0 +1,137 @@
+import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { Desk } from './desk';
+
+describe('the Desk, for every medium', () => {
+  let setup: SpecHouse;
+  let desk: Rendered<Desk>;
+  beforeEach(async () => {
+    setup = await furnishedHouse();
+    desk = await render(Desk);
+  });
+  afterEach(() => setup.close());
+
+  const weighed = () =>
+    [...desk.host.querySelectorAll('td.mass')].map((td) => td.textContent.replace(/\s/g, ''));
+  const blank = (name: string) => `input[aria-label="${name}"]`;
+  const choose = async (name: string, value: string) => {
+    const box = desk.host.querySelector<HTMLSelectElement>(`select[aria-label="${name}"]`)!;
+    box.value = value;
+    box.dispatchEvent(new Event('change'));
+    await desk.settle();
+  };
+  const open = async (group: RegExp, formula: string) => {
+    await desk.press(group);
+    await desk.press(formula);
+  };
+
+  it('pours agar by the dish, cooked in bottles that are half full at most', async () => {
+    await open(/^Agar/, 'Malt 2 %');
+    expect(weighed()).toEqual(['9g', '9g', '440g']);
+    expect(desk.text()).toMatch(/3\.4 mm deep ?440 ?ml in all ?2 × 220 ml, 500 ml bottle/);
+    await desk.type(blank('In each'), '26');
+    expect(desk.text()).toContain('3 × 191 ml, 500 ml bottle');
+    await desk.type(blank('Volume that is there'), '400');
+    expect(desk.text()).toContain('it fills 13 of 20; all of them take 580 ml');
+    await desk.type(blank('Strength'), '4');
+    expect(desk.text()).toContain('Stronger than the good range.');
+    expect(desk.text()).toContain('30 at the sea: the trade');
+  });
+
+  it('asks for broth by its sugar solids and says the basis', async () => {
+    await open(/^Liquid culture/, 'Honey 4 %');
+    expect(desk.text()).toContain('sugar solids');
+    expect(weighed()).toEqual(['121g', '2520g']);
+    expect(desk.text()).toContain('Dissolved solids 4.00 % w/v');
+    await desk.press(/grams, why/);
+    expect(desk.text()).toContain('it is 83 % solids as bought');
+  });
+
+  it('hydrates grain seven ways, with a curve, and measures water into each jar in one of them', async () => {
+    await desk.press('Soak 14 h, simmer 12 min');
+    expect(desk.text()).toContain('How it takes up water');
+    expect(desk.text()).toMatch(/Likely 5\d % at the end/);
+    await desk.type(blank('Simmer'), '20');
+    await desk.press('Close');
+    expect(desk.text()).toContain('Soak 14 h, simmer 20 min');
+    await choose('Way of hydrating', 'measured-jar');
+    expect(desk.text()).toMatch(/In each jar ?\d+\.\d g wheat, \d\.\d g gypsum, \d+\.\d g water\./);
+    await choose('Way of hydrating', 'cold-soak');
+    expect(desk.text()).toContain('Soak 16 h');
+  });
+
+  it('warms plain straw through, and sterilizes it when asked', async () => {
+    await open(/^Bulk/, 'Straw');
+    expect(desk.text()).toContain('Pasteurize at 65 to 80 °C');
+    await desk.press('Pasteurize');
+    expect(desk.text()).toContain('Poor in nitrogen');
+    await desk.press('Close');
+    await desk.press('Sterilize instead');
+    expect(desk.text()).toContain('150 min at 15 psi');
+    await desk.press('Pasteurize instead');
+    await desk.press('Make batch B1');
+    await until(setup.store, (h) => h.batches.length === 1);
+    expect(setup.house().batches[0]!.batch.plan!.treatment).toBe('pasteurize');
+  });
+
+  it('warns where bran would only be warmed through', async () => {
+    await open(/^Bulk/, 'Hardwood and bran 10 %');
+    await desk.press('Why sterilize');
+    expect(desk.text()).toContain('molds live on it sooner');
+    await desk.press('Close');
+    expect(desk.has('Pasteurize instead')).toBe(false);
+  });
+
+  it('takes straw into a tub and shows what it weighs', async () => {
+    await open(/^Bulk/, 'Straw');
+    await choose('Vessels', 'tub-12');
+    expect(desk.text()).toMatch(/7\.2 ?l/);
+    expect(desk.host.querySelector('select[aria-label="Fill"]')).not.toBeNull();
+  });
+
+  it('puts the kitchen first with one press, and remembers it', async () => {
+    await desk.press('or in the kitchen');
+    expect(weighed()[0]).toBe('10⅞cups');
+    expect(setup.house().household!.measures).toBe('kitchen');
+    await desk.press('or weigh');
+    expect(weighed()[0]).toBe('1980g');
+  });
+
+  it('costs a batch, compares it with what is bought, and says what to buy', async () => {
+    const at = new Date().toISOString();
+    const [wheat, gypsum] = ['wheat', 'gypsum'].map((id) =>
+      setup.house().records.materials.find((m) => m.id === id)!,
+    );
+    await setup.db.rows('materials').bulkPut([
+      { ...wheat!, pricePerKg: 1, stock: { massG: 1000, countedAt: at } },
+      { ...gypsum!, pricePerKg: 5, stock: { massG: 1000, countedAt: at } },
+    ]);
+    await setup.db
+      .rows('household')
+      .put({
+        ...setup.house().household!,
+        currency: '€',
+        cookPrice: 0.9,
+        boughtPrice: { jar: 9 },
+        updatedAt: at,
+      });
+    await desk.settle();
+    expect(desk.text()).toMatch(/€ 2\.98 ?, € 0\.37 a jar/);
+    expect(desk.text()).toContain('bought € 9.00: saves € 69.02');
+    expect(desk.text()).toContain('To buy: 980 g wheat, whole');
+    await desk.press('€ 2.98');
+    expect(desk.text()).toContain('Wheat, whole, € 1.00 a kg');
+  });
+
+  it('says when the scale is too coarse for a gram of yeast', async () => {
+    await open(/^Agar/, 'Malt and yeast');
+    expect(desk.text()).toContain('Your scale is too coarse');
+    expect(desk.text()).toContain('0.10 %, rounded 0.00 w/v');
+  });
+
+  it('opens the formula that the address names', async () => {
+    await desk.set('formula', 'honey-broth');
+    expect(desk.text()).toContain('of honey 4 % broth');
+    expect(desk.has('Make batch L1')).toBe(true);
+  });
+});

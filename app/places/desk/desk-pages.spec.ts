@@ -1,0 +1,201 @@
+import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render } from '../../testing/render';
+import { CheckRecipe } from './check-recipe';
+import { Compare } from './compare';
+import { EditFormula } from './edit-formula';
+import { Materials } from './materials';
+import { Vessels } from './vessels';
+
+describe('the sheets of the Desk', () => {
+  let setup: SpecHouse;
+  beforeEach(async () => {
+    setup = await furnishedHouse();
+  });
+  afterEach(() => setup.close());
+
+  const pick = (host: HTMLElement, select: string, value: string) => {
+    const box = host.querySelector<HTMLSelectElement>(select)!;
+    box.value = value;
+    box.dispatchEvent(new Event('change'));
+  };
+  const named = (host: HTMLElement, words: string) =>
+    [...host.querySelectorAll('label')]
+      .find((l) => l.textContent.includes(words))!
+      .querySelector<HTMLInputElement>('input, select')!;
+  const fill = (host: HTMLElement, words: string, text: string) => {
+    const box = named(host, words);
+    box.value = text;
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    box.dispatchEvent(new Event('change', { bubbles: true }));
+  };
+
+  describe('a recipe that is checked', () => {
+    it('is weighed line by line, judged, and kept as a formula', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water');
+      expect(page.text()).toContain('This is bulk substrate: about 1 block of 2.3 kg');
+      expect(page.text()).toMatch(/Water, wet basis ?65\.5 %/);
+      expect(page.text()).toContain('Wetter than field capacity');
+      await page.press('Save as formula');
+      await until(setup.store, (h) => h.records.formulas.some((f) => f.name === 'My recipe'));
+      const kept = setup.house().records.formulas.find((f) => f.name === 'My recipe')!;
+      expect(kept.parts.map((p) => p.materialId)).toEqual(['hardwood-pellets', 'wheat-bran']);
+    });
+
+    it('asks about words that it does not know, and computes the rest', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '500 g bran\n2 kg hardwood pellets\n12 gypsum');
+      expect(page.text()).toContain('What is “bran”? Choose a match');
+      expect(page.text()).toContain('12 of what measure?');
+      expect(page.text()).toMatch(/In all ?2 000 g/);
+      pick(page.host, '.ask select', 'wheat-bran');
+      await page.settle();
+      expect(page.text()).toMatch(/In all ?2 500 g/);
+    });
+
+    it('finds a jar that would be over-full, and bran that is only warmed', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '2 lb rye, 2 lb water');
+      pick(page.host, 'label select', 'quart-jar');
+      await page.settle();
+      expect(page.text()).toContain('Over-full: each quart jar');
+      await page.type('textarea', '1 kg straw, 200 g wheat bran, 3 l water');
+      const how = named(page.host, 'It is meant to be') as unknown as HTMLSelectElement;
+      how.value = 'pasteurize';
+      how.dispatchEvent(new Event('change'));
+      await page.settle();
+      expect(page.text()).toContain('cannot be left at pasteurizing heat');
+    });
+
+    it('shows markup as text and refuses a book', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '1 g <img src=x onerror=alert(1)>');
+      expect(page.host.querySelector('img')).toBeNull();
+      await page.type('textarea', Array.from({ length: 70 }, () => '1 g agar').join('\n'));
+      expect(page.text()).toContain('Lines of the recipe must be at most 60');
+    });
+  });
+
+  describe('materials', () => {
+    it('show every figure with its source, and are found by other names', async () => {
+      const page = await render(Materials, { open: 'honey' });
+      expect(page.text()).toContain('Codex STAN 12');
+      await page.type('input[type=search]', 'milo');
+      expect([...page.host.querySelectorAll('nav li')].map((li) => li.textContent.trim())).toEqual([
+        'Sorghum',
+      ]);
+    });
+
+    it('keep a price, a lot and a stock, and refuse a negative price at its field', async () => {
+      const page = await render(Materials, { open: 'wheat' });
+      fill(page.host, 'Price of a kg', '1,20');
+      await page.settle();
+      fill(page.host, 'On the shelf', '5000');
+      await page.settle();
+      fill(page.host, 'Price of a kg', '-1');
+      await page.settle();
+      expect(page.text()).toContain(
+        'Price must be between 0 and 10000 a kg. You gave -1 a kg. Nothing was changed.',
+      );
+      const wheat = setup.house().records.materials.find((m) => m.id === 'wheat')!;
+      expect([wheat.pricePerKg, wheat.stock?.massG]).toEqual([1.2, 5000]);
+      expect(page.text()).toContain('5 000 g left');
+    });
+
+    it('are copied to be changed; what ships stays', async () => {
+      const page = await render(Materials, { open: 'wheat' });
+      await page.press('Copy and change');
+      await until(setup.store, (h) => h.records.materials.some((m) => m.copyOf === 'wheat'));
+      const copy = setup.house().records.materials.find((m) => m.copyOf === 'wheat')!;
+      await page.set('open', copy.id);
+      await page.type('input[aria-label="Moisture as bought"]', '140');
+      expect(page.text()).toContain('Moisture as bought must be between 0 and 99 %. You gave 140 %.');
+      await page.type('input[aria-label="Moisture as bought"]', '14');
+      await until(
+        setup.store,
+        (h) => h.records.materials.find((m) => m.id === copy.id)?.moisture.value === 0.14,
+      );
+      expect(setup.house().records.materials.find((m) => m.id === 'wheat')!.moisture.value).toBe(0.12);
+    });
+
+    it('take the moisture of the own lot once it is dried to constant mass, and go back', async () => {
+      const page = await render(Materials, { open: 'hardwood-pellets' });
+      fill(page.host, 'Dish, g', '10');
+      fill(page.host, 'Wet, with dish', '110');
+      fill(page.host, 'Dried 1', '92');
+      await page.settle();
+      expect(page.text()).toContain('18.0 % moisture. Not constant yet');
+      fill(page.host, 'Dried 2', '91.9');
+      await page.settle();
+      await page.press('Use it for this lot');
+      await until(setup.store, (h) => h.records.materials.some((m) => m.measuredMoisture !== undefined));
+      await page.settle();
+      expect(page.text()).toMatch(/moisture 18\.1 %, dried down/);
+      await page.press('Back to the default');
+      await until(setup.store, (h) => h.records.materials.every((m) => m.measuredMoisture === undefined));
+    });
+  });
+
+  it('vessels are added by their measures, and refused by name and range', async () => {
+    const page = await render(Vessels);
+    pick(page.host, 'form select', 'tub');
+    await page.settle();
+    fill(page.host, 'Name', 'blue crate');
+    fill(page.host, 'Length', '300');
+    fill(page.host, 'Width', '200');
+    fill(page.host, 'Inner height', '9000');
+    await page.press('Add this vessel');
+    expect(page.text()).toContain(
+      'Inner height must be between 1 and 1000 mm. You gave 9000 mm. Nothing was changed.',
+    );
+    fill(page.host, 'Inner height', '100');
+    await page.settle();
+    expect(page.text()).toContain('Holds 6.00 l to the brim, 4.50 l at most.');
+    await page.press('Add this vessel');
+    await until(setup.store, (h) => h.records.vesselTypes.some((v) => v.name === 'blue crate'));
+    expect(setup.house().records.vesselTypes.find((v) => v.name === 'blue crate')).toEqual(
+      jasmine.objectContaining({ kind: 'tub', capacityMl: 6000, plural: 'blue crates' }),
+    );
+  });
+
+  it('two formulas stand side by side by the kilogram, with the seven ways below', async () => {
+    const page = await render(Compare, { a: 'hardwood-bran', b: 'coir-vermiculite' });
+    const labels = [...page.host.querySelectorAll('.bars')].map((b) => b.getAttribute('aria-label'));
+    expect(labels[0]).toContain('Water: Hardwood and bran 10 % 620 g, Coir and vermiculite 780 g');
+    expect(labels.some((l) => l!.startsWith('Sugar'))).toBe(false);
+    expect(page.host.querySelectorAll('tbody tr').length).toBe(2 + 7);
+  });
+
+  describe('a formula of one’s own', () => {
+    it('is copied, judged while it is typed, and kept under its own name', async () => {
+      const page = await render(EditFormula, { id: 'hardwood-bran' });
+      expect(page.text()).toContain('62.0 % water, C:N 120');
+      await page.type('input[aria-label="Amount 2"]', '60');
+      expect(page.text()).toContain('Supplement is 40 % of the dry matter');
+      await page.type('input[aria-label="Amount 2"]', '0');
+      expect(page.text()).toContain('Wheat bran, amount must be between 0.001 and 1000');
+      await page.type('input[aria-label="Amount 2"]', '12');
+      await page.press('Save as mine');
+      await until(setup.store, (h) => h.records.formulas.some((f) => f.copyOf === 'hardwood-bran'));
+      expect(setup.house().records.formulas.find((f) => f.id === 'hardwood-bran')!.parts[1]!.share).toBe(0.1);
+    });
+
+    it('starts from scratch for any medium, and needs a name', async () => {
+      const page = await render(EditFormula, { id: 'new-agar' });
+      expect(page.text()).toContain('A formula from scratch');
+      fill(page.host, 'Name', '');
+      await page.press('Save as mine');
+      expect(page.text()).toContain('Name must be one to 80 letters');
+      fill(page.host, 'Name', 'My agar');
+      await page.press('One more ingredient');
+      await page.press('Save as mine');
+      await until(setup.store, (h) => h.records.formulas.some((f) => f.name === 'My agar'));
+      expect(setup.house().records.formulas.find((f) => f.name === 'My agar')!.stage).toBe('agar');
+    });
+
+    it('says when none goes by that name', async () => {
+      const page = await render(EditFormula, { id: 'no-such' });
+      expect(page.text()).toContain('No formula goes by that name here.');
+    });
+  });
+});

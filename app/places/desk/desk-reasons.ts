@@ -1,0 +1,72 @@
+import {
+  formatNumber,
+  type BatchCost,
+  type CookPlan,
+  type Reason,
+  type ScaledFormula,
+  type TreatmentAdvice,
+} from '../../../core/index';
+import { moneyWords } from '../../data/words';
+
+export function reasonForHold(cook: CookPlan): Reason {
+  const slower = 10 ** ((cook.seaChamberC - cook.chamberC) / 10);
+  return {
+    title: `Why ${cook.holdMinutes} min`,
+    steps: [
+      { text: `The trade's hold, ${cook.trade.words}`, result: `${cook.trade.minutes} min` },
+      { text: '15 psi at the sea', result: `${cook.seaChamberC.toFixed(1)} °C` },
+      { text: 'your pressure, where you are', result: `${cook.chamberC.toFixed(1)} °C` },
+      { text: 'spores die more slowly there', result: `${slower.toFixed(2)} times` },
+      { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
+    ],
+    likely: `Practice runs ${cook.trade.least} to ${cook.trade.most} min at the sea.`,
+    source:
+      'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. It errs to longer, since the middle warms up no slower.',
+    narrow: 'Put a maximum thermometer in one jar',
+  };
+}
+
+export function reasonForTreatment(advice: TreatmentAdvice, scaled: ScaledFormula): Reason {
+  return {
+    title: advice.treatment === 'sterilize' ? 'Why sterilize' : 'Why pasteurize',
+    steps: scaled.parts.map((p) => ({
+      text: p.material.name,
+      result:
+        p.material.nitrogen === undefined
+          ? 'nitrogen not known'
+          : `${formatNumber(p.material.nitrogen.value * 100, 2)} % N`,
+    })),
+    likely: advice.reason,
+    source:
+      'Common practice, no source. The choice stays yours; it decides what the Stove does with the batch.',
+  };
+}
+
+export function reasonForCost(cost: BatchCost, scaled: ScaledFormula, currency: string): Reason {
+  const money = (value: number) => moneyWords(value, currency);
+  return {
+    title: `Why ${money(cost.total)}`,
+    steps: [
+      ...scaled.parts.flatMap((p) =>
+        p.material.pricePerKg === undefined
+          ? []
+          : [
+              {
+                text: `${p.material.name}, ${money(p.material.pricePerKg)} a kg`,
+                result: money((p.material.pricePerKg * p.massG) / 1000),
+              },
+            ],
+      ),
+      { text: 'cooks', result: money(cost.cooks) },
+      { text: `for ${scaled.count}, each`, result: money(cost.each) },
+    ],
+    ...(cost.bought && {
+      likely: `Bought, one is ${money(cost.bought.each)}: ${cost.bought.saved >= 0 ? 'saved' : 'lost'} ${money(Math.abs(cost.bought.saved))}.`,
+    }),
+    source:
+      cost.unpriced.length === 0
+        ? 'Your prices.'
+        : `Your prices; none is given for ${cost.unpriced.join(', ')}.`,
+    ...(cost.unpriced.length > 0 && { narrow: 'Give the prices under Materials' }),
+  };
+}

@@ -1,0 +1,168 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import { format } from 'date-fns';
+import {
+  CoreError,
+  dryDown,
+  formatNumber,
+  parseNumber,
+  type Figure,
+  type Material,
+} from '../../../core/index';
+
+/** Drying wanders by about this much, from memory; the range of a measured lot. */
+const MEASURED_WITHIN = 0.01;
+const MOST_WEIGHINGS = 8;
+
+/** Measures the moisture of one's own lot: wet mass, then dry masses until nothing more goes. */
+@Component({
+  selector: 'nw-dry-down-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card" aria-labelledby="dry-title">
+      <h2 id="dry-title">Dry a sample down</h2>
+      <p class="soft">
+        A handful in a dish, at 105 °C in the oven until its mass stays, an hour between weighings; or in a
+        microwave in bursts of half a minute.
+      </p>
+      <p class="caution">
+        Drying wood can ignite in a microwave: short bursts, never alone. Above 60 °C gypsum loses its crystal
+        water and reads falsely wet.
+      </p>
+      <div class="fields">
+        <label class="named"
+          >Dish, g
+          <input
+            #dish
+            class="field"
+            inputmode="decimal"
+            maxlength="24"
+            [value]="dishText()"
+            (input)="dishText.set(dish.value)"
+        /></label>
+        <label class="named"
+          >Wet, with dish, g
+          <input
+            #wet
+            class="field"
+            inputmode="decimal"
+            maxlength="24"
+            [value]="wetText()"
+            (input)="wetText.set(wet.value)"
+        /></label>
+        @for (text of dryTexts(); track $index; let i = $index) {
+          <label class="named"
+            >Dried {{ i + 1 }}, g
+            <input
+              #dry
+              class="field"
+              inputmode="decimal"
+              maxlength="24"
+              [value]="text"
+              (input)="setDry(i, dry.value)"
+          /></label>
+        }
+      </div>
+      @if (problem(); as words) {
+        <p class="error" role="alert">{{ words }}</p>
+      }
+      @if (result(); as found) {
+        <p>
+          <strong>{{ percent(found.moisture) }} % moisture.</strong>
+          {{
+            found.constant ? 'The last two agree: it is dry.' : 'Not constant yet: dry it on and weigh again.'
+          }}
+        </p>
+      }
+      <div class="row">
+        <button type="button" class="deed" [disabled]="!result()?.constant" (click)="take()">
+          Use it for this lot
+        </button>
+        @if (material().measuredMoisture) {
+          <button type="button" class="deed quiet" (click)="measured.emit(undefined)">
+            Back to the default
+          </button>
+        }
+      </div>
+    </section>
+  `,
+  styleUrls: ['./desk-page.scss'],
+})
+export class DryDownSheet {
+  readonly material = input.required<Material>();
+  /** A measured moisture, or undefined to go back to the default. */
+  readonly measured = output<Figure | undefined>();
+
+  protected readonly dishText = signal('');
+  protected readonly wetText = signal('');
+  protected readonly dryTexts = signal<readonly string[]>(['']);
+
+  private readonly answer = computed(() => {
+    const dry = this.dryTexts().filter((t) => t.trim() !== '');
+    if (this.wetText().trim() === '' || dry.length === 0) {
+      return undefined;
+    }
+    try {
+      return dryDown({
+        wetG: parseNumber(this.wetText(), 'Wet mass'),
+        dryG: dry.map((t, i) => parseNumber(t, `Dry mass ${i + 1}`)),
+        ...(this.dishText().trim() !== '' && { dishG: parseNumber(this.dishText(), 'Dish') }),
+      });
+    } catch (error) {
+      return { problem: error instanceof CoreError ? error.message : String(error) };
+    }
+  });
+  protected readonly problem = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'problem' in answer ? answer.problem : '';
+  });
+  protected readonly result = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'moisture' in answer ? answer : undefined;
+  });
+
+  constructor() {
+    const id = computed(() => this.material().id);
+    effect(() => {
+      id();
+      untracked(() => {
+        this.dishText.set('');
+        this.wetText.set('');
+        this.dryTexts.set(['']);
+      });
+    });
+  }
+
+  protected setDry(index: number, text: string): void {
+    this.dryTexts.update((all) => {
+      const next = all.map((t, i) => (i === index ? text : t));
+      const isFull = next.every((t) => t.trim() !== '');
+      return isFull && next.length < MOST_WEIGHINGS ? [...next, ''] : next;
+    });
+  }
+
+  protected percent(fraction: number): string {
+    return formatNumber(fraction * 100, 1);
+  }
+
+  protected take(): void {
+    const value = this.result()?.moisture;
+    if (value !== undefined) {
+      const source = `dried down ${format(Date.now(), 'd MMM yyyy')}`;
+      this.measured.emit({
+        value,
+        low: Math.max(0, value - MEASURED_WITHIN),
+        high: Math.min(1, value + MEASURED_WITHIN),
+        source,
+      });
+    }
+  }
+}

@@ -1,0 +1,227 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import {
+  CoreError,
+  auditFormula,
+  formatNumber,
+  newId,
+  parseNumber,
+  requireWithin,
+  resolveFormula,
+  scaleFormula,
+  vesselsFor,
+  type Figure,
+  type Formula,
+} from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { SettingsService } from '../../data/settings-service';
+
+const MOST_PARTS = 30;
+const OWN = 'your own formula';
+/** Before a stage, in the address: a formula from scratch. */
+const NEW = 'new-';
+
+interface PartText {
+  readonly materialId: string;
+  readonly share: string;
+}
+
+/** A formula of one's own: a copy that is changed, or one's own changed again. What ships stays as it is. */
+@Component({
+  selector: 'nw-edit-formula',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './edit-formula.html',
+  styleUrls: ['./desk-page.scss', './edit-formula.scss'],
+})
+export class EditFormula {
+  /** Which formula is copied or changed, from the address. */
+  readonly id = input.required<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly settings = inject(SettingsService);
+  private readonly router = inject(Router);
+
+  protected readonly mostParts = MOST_PARTS;
+  private readonly records = computed(() => this.store.house()?.records);
+  protected readonly isNew = computed(() => this.id().startsWith(NEW));
+  protected readonly base = computed(() => {
+    const formulas = this.records()?.formulas ?? [];
+    return this.isNew()
+      ? fromScratch(this.id().slice(NEW.length), formulas)
+      : formulas.find((f) => f.id === this.id());
+  });
+  /** Its own are changed in place; what ships is copied. */
+  protected readonly isOwn = computed(
+    () => this.base()?.source === OWN || this.base()?.source === 'your recipe',
+  );
+  protected readonly materials = computed(() =>
+    [...(this.records()?.materials ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
+  );
+
+  protected readonly name = signal('');
+  protected readonly parts = signal<readonly PartText[]>([]);
+  protected readonly target = signal('');
+  protected readonly saveProblem = signal('');
+
+  protected readonly isDissolved = computed(() => this.base()?.basis === 'perLiter');
+  protected readonly shareWords = computed(
+    () =>
+      ({ perLiter: 'g to a liter', dry: 'parts of dry matter', asSupplied: 'parts as bought' })[
+        this.base()?.basis ?? 'dry'
+      ],
+  );
+
+  /** The formula as typed, or why it is none. */
+  private readonly typed = computed<Formula | { readonly problem: string } | undefined>(() => {
+    const base = this.base();
+    if (base === undefined || this.parts().length === 0) {
+      return undefined;
+    }
+    try {
+      return this.read(base);
+    } catch (error) {
+      return { problem: error instanceof CoreError ? error.message : String(error) };
+    }
+  });
+  protected readonly problem = computed(() => {
+    const typed = this.typed();
+    return typed !== undefined && 'problem' in typed ? typed.problem : '';
+  });
+  /** What the audit says of one vessel of it. */
+  protected readonly verdict = computed(() => {
+    const typed = this.typed();
+    if (typed === undefined || 'problem' in typed) {
+      return undefined;
+    }
+    try {
+      const formula = resolveFormula(typed, this.materials());
+      const vessel = vesselsFor(typed.stage, this.records()?.vesselTypes ?? [])[0]!;
+      const scaled = scaleFormula(formula, { vessel, count: 1, scaleStepG: 0.01 });
+      return auditFormula([...scaled.parts, { massG: Math.max(0, scaled.waterG) }]);
+    } catch {
+      return undefined;
+    }
+  });
+
+  constructor() {
+    effect(() => {
+      const base = this.base();
+      if (base !== undefined && untracked(this.parts).length === 0) {
+        this.name.set(this.isOwn() || this.isNew() ? base.name : `${base.name}, mine`.slice(0, 80));
+        this.parts.set(
+          base.parts.map((p) => ({
+            materialId: p.materialId,
+            share: String(Number((p.share * this.shownTimes(base)).toPrecision(6))),
+          })),
+        );
+        this.target.set(
+          base.basis === 'perLiter' ? '' : String(Number((base.targetMoisture.value * 100).toPrecision(4))),
+        );
+      }
+    });
+  }
+
+  protected setPart(index: number, change: Partial<PartText>): void {
+    this.parts.update((all) => all.map((p, i) => (i === index ? { ...p, ...change } : p)));
+  }
+
+  protected addPart(): void {
+    this.parts.update((all) => [...all, { materialId: this.materials()[0]?.id ?? '', share: '1' }]);
+  }
+
+  protected removePart(index: number): void {
+    this.parts.update((all) => all.filter((_, i) => i !== index));
+  }
+
+  protected readonly comesTo = computed(() => {
+    const found = this.verdict();
+    const ratio = found?.carbonToNitrogen;
+    return [
+      found?.moisture === undefined ? '' : `${formatNumber(found.moisture * 100, 1)} % water`,
+      ratio === undefined ? '' : `C:N ${formatNumber(ratio)}`,
+      found?.sugarPercent === undefined ? '' : `${formatNumber(found.sugarPercent, 1)} % sugar solids, w/v`,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  });
+
+  protected async save(): Promise<void> {
+    const typed = this.typed();
+    if (typed === undefined || 'problem' in typed) {
+      this.saveProblem.set(
+        `${this.problem() || 'A formula needs at least one ingredient.'} Nothing was saved.`,
+      );
+      return;
+    }
+    this.saveProblem.set('');
+    const id = this.isOwn() ? typed.id : newId(Date.now(), Math.random);
+    const kept: Formula = {
+      ...typed,
+      id,
+      updatedAt: new Date().toISOString(),
+      source: OWN,
+      ...(!this.isNew() && { copyOf: typed.copyOf ?? this.id() }),
+    };
+    const saved = this.isOwn()
+      ? await this.settings.change('formulas', id, kept)
+      : await this.settings.add('formulas', kept);
+    if (saved) {
+      await this.router.navigate(['/desk'], { queryParams: { formula: id } });
+    }
+  }
+
+  private shownTimes(formula: Formula): number {
+    return formula.basis === 'perLiter' ? 1 : 100;
+  }
+
+  private read(base: Formula): Formula {
+    const name = this.name().trim();
+    if (name === '') {
+      throw new CoreError('out-of-range', 'Name', '', 'one to 80 letters');
+    }
+    const parts = this.parts().map(({ materialId, share }, i) => {
+      const material = this.materials().find((m) => m.id === materialId);
+      const field = `${material?.name ?? 'Ingredient'}, amount`;
+      const value =
+        requireWithin(parseNumber(share, field), { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
+      return { ...base.parts[i], materialId, share: value };
+    });
+    if (base.basis === 'perLiter') {
+      const lead = parts.find((p) => p.materialId === base.strengthOf) ?? parts[0]!;
+      const was = base.parts.find((p) => p.materialId === base.strengthOf)?.share ?? lead.share;
+      const value =
+        lead.materialId === base.strengthOf ? (base.strength.value * lead.share) / was : lead.share;
+      return { ...base, name, parts, strengthOf: lead.materialId, strength: around(value, base.strength) };
+    }
+    const moisture = requireWithin(parseNumber(this.target(), 'Moisture') / 100, {
+      field: 'Moisture',
+      min: 0.2,
+      max: 0.86,
+      unit: ' %',
+      shownTimes: 100,
+    });
+    return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
+  }
+}
+
+/** One ingredient of the usual formula of a stage, to begin with. */
+function fromScratch(stage: string, formulas: readonly Formula[]): Formula | undefined {
+  const usual = formulas.find((f) => f.stage === stage && f.copyOf === undefined);
+  return (
+    usual && { ...usual, name: 'My formula', parts: usual.parts.slice(-1), use: undefined, source: undefined }
+  );
+}
+
+function around(value: number, was: Figure): Figure {
+  return { value, low: Math.min(was.low, value), high: Math.max(was.high, value), source: was.source };
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { format } from 'date-fns';
+import {
+  batchSheet,
+  decimalsOf,
+  inCooker,
+  planCook,
+  type BatchView,
+  type CookPlan,
+} from '../../../core/index';
+import { download } from '../../data/download';
+import { HouseStore } from '../../data/house-store';
+import { pressureWords } from '../../data/words';
+import { SheetWorker } from '../../workers/sheet-client';
+
+/** One batch as a page for the kitchen wall: to print from the browser, or as a PDF. */
+@Component({
+  selector: 'nw-sheet',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './sheet.html',
+  styleUrls: ['./desk-page.scss', './sheet.scss'],
+})
+export class Sheet {
+  /** Code of the batch, from the address. */
+  readonly code = input.required<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly worker = inject(SheetWorker);
+  protected readonly paper = signal<'A4' | 'LETTER'>('A4');
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+
+  private readonly view = computed(() =>
+    this.store.house()?.batches.find((b) => b.code === this.code() && b.batch.plan !== undefined),
+  );
+  protected readonly sheet = computed(() => {
+    const [view, house] = [this.view(), this.store.household()];
+    if (view === undefined || house === undefined) {
+      return undefined;
+    }
+    const cook = view.batch.plan?.treatment === 'pasteurize' ? undefined : this.cookFor(view);
+    return batchSheet(view, {
+      ...(cook && { cook, pressure: pressureWords(cook.gaugeKPa, house.pressureUnit) }),
+      decimals: decimalsOf(house.scaleStepG),
+      formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy'),
+    });
+  });
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async save(): Promise<void> {
+    const sheet = this.sheet();
+    if (sheet === undefined) {
+      return;
+    }
+    this.busy.set(true);
+    this.problem.set('');
+    try {
+      download(await this.worker.draw(sheet, this.paper()), `sheet-${sheet.code}.pdf`, 'application/pdf');
+    } catch (error) {
+      this.problem.set(
+        `The sheet could not be drawn: ${error instanceof Error ? error.message : String(error)}. Print the page instead.`,
+      );
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  private cookFor(view: BatchView): CookPlan | undefined {
+    const [appliance, house] = [
+      this.store.house()?.records.appliances.find((a) => a.inUse),
+      this.store.household(),
+    ];
+    if (appliance === undefined || house === undefined) {
+      return undefined;
+    }
+    const { vessel, wetG, vesselsPerPlace } = inCooker(view.batch);
+    try {
+      return planCook({
+        appliance,
+        house,
+        vessel,
+        vesselWetG: wetG,
+        count: Math.ceil(view.vessels.length / vesselsPerPlace - 1e-9),
+        stage: view.batch.stage,
+      });
+    } catch {
+      return undefined;
+    }
+  }
+}

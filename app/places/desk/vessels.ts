@@ -1,0 +1,273 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  CoreError,
+  boxMl,
+  cylinderMl,
+  formatNumber,
+  newId,
+  parseNumber,
+  requireWithin,
+  type VesselKind,
+  type VesselType,
+} from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { SettingsService } from '../../data/settings-service';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+
+interface KindForm {
+  readonly kind: VesselKind;
+  readonly words: string;
+  readonly fields: readonly Field[];
+  /** Fill that is usual, and the most: of grain and bulk, or of liquids. Common practice, no source. */
+  readonly usualFill: number;
+  readonly fillLimit: number;
+}
+type Field = 'diameterMm' | 'heightMm' | 'lengthMm' | 'widthMm' | 'capacityMl' | 'finishedG' | 'usualMl';
+
+const FIELD_WORDS: Readonly<Record<Field, string>> = {
+  diameterMm: 'Inner diameter, mm',
+  heightMm: 'Inner height, mm',
+  lengthMm: 'Length, mm',
+  widthMm: 'Width, mm',
+  capacityMl: 'Brimful, ml',
+  finishedG: 'Filled, g',
+  usualMl: 'Usual fill, ml',
+};
+const LIMITS: Readonly<Record<Field, readonly [number, number]>> = {
+  diameterMm: [5, 1000],
+  heightMm: [1, 1000],
+  lengthMm: [10, 2000],
+  widthMm: [10, 2000],
+  capacityMl: [1, 200_000],
+  finishedG: [10, 50_000],
+  usualMl: [0.5, 20_000],
+};
+const KINDS: readonly KindForm[] = [
+  { kind: 'jar', words: 'jar', fields: ['capacityMl'], usualFill: 2 / 3, fillLimit: 0.75 },
+  { kind: 'bag', words: 'bag', fields: ['capacityMl', 'finishedG'], usualFill: 0.6, fillLimit: 0.75 },
+  {
+    kind: 'dish',
+    words: 'dish',
+    fields: ['diameterMm', 'heightMm', 'usualMl'],
+    usualFill: 0.25,
+    fillLimit: 0.6,
+  },
+  { kind: 'bottle', words: 'bottle', fields: ['capacityMl'], usualFill: 0.5, fillLimit: 0.5 },
+  { kind: 'syringe', words: 'syringe', fields: ['capacityMl'], usualFill: 1, fillLimit: 1 },
+  {
+    kind: 'tray',
+    words: 'tray',
+    fields: ['lengthMm', 'widthMm', 'heightMm'],
+    usualFill: 2 / 3,
+    fillLimit: 0.75,
+  },
+  { kind: 'tub', words: 'tub', fields: ['lengthMm', 'widthMm', 'heightMm'], usualFill: 0.6, fillLimit: 0.75 },
+];
+
+/** The vessels one owns, odd ones too: measured, or by what they hold. */
+@Component({
+  selector: 'nw-vessels',
+  imports: [RouterLink, VesselGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header class="head">
+      <a class="word" routerLink="/desk">‹ Desk</a>
+      <h1>Vessels</h1>
+    </header>
+    <div class="two">
+      <section class="card wide" aria-label="Vessels of the house">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col"><span class="out-of-sight">drawing</span></th>
+              <th scope="col">vessel</th>
+              <th scope="col" class="number">brimful</th>
+              <th scope="col" class="number">at most</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (vessel of vessels(); track vessel.id) {
+              <tr>
+                <td class="glyph"><nw-vessel-glyph [kind]="vessel.kind" /></td>
+                <th scope="row">
+                  {{ vessel.name }} <span class="soft">{{ sizeWords(vessel) }}</span>
+                </th>
+                <td class="number">{{ volume(vessel.capacityMl) }}</td>
+                <td class="number">{{ percent(vessel.fillLimit) }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </section>
+      <form class="card" aria-labelledby="add-title" (submit)="$event.preventDefault(); add()">
+        <h2 id="add-title">Add one of yours</h2>
+        <div class="fields">
+          <label class="named"
+            >Kind
+            <select #kind class="field" (change)="choose(kind.value)">
+              @for (form of kinds; track form.kind) {
+                <option [value]="form.kind" [selected]="form.kind === form_().kind">{{ form.words }}</option>
+              }
+            </select>
+          </label>
+          <label class="named"
+            >Name
+            <input #named class="field" maxlength="80" [value]="name()" (input)="name.set(named.value)" />
+          </label>
+          @for (field of form_().fields; track field) {
+            <label class="named"
+              >{{ fieldWords[field] }}
+              <input
+                #box
+                class="field"
+                inputmode="decimal"
+                maxlength="24"
+                [value]="texts()[field] ?? ''"
+                (input)="type(field, box.value)"
+              />
+            </label>
+          }
+        </div>
+        @if (preview(); as words) {
+          <p>
+            <strong>{{ words }}</strong>
+          </p>
+        }
+        @if (problem(); as words) {
+          <p class="error" role="alert">{{ words }}</p>
+        }
+        <button type="submit" class="deed">Add this vessel</button>
+        <p class="soft small">
+          Jars and tubs are filled to three quarters at most, bottles to half: liquids boil over. Under
+          Settings, in the Ledger, say how many of it fit into a cooker.
+        </p>
+      </form>
+    </div>
+  `,
+  styleUrls: ['./desk-page.scss'],
+  styles: `
+    .glyph {
+      --glyph-height: 34px;
+      width: 52px;
+    }
+  `,
+})
+export class Vessels {
+  private readonly store = inject(HouseStore);
+  private readonly settings = inject(SettingsService);
+
+  protected readonly kinds = KINDS;
+  protected readonly fieldWords = FIELD_WORDS;
+  protected readonly form_ = signal<KindForm>(KINDS[0]!);
+  protected readonly name = signal('');
+  protected readonly texts = signal<Readonly<Partial<Record<Field, string>>>>({});
+  protected readonly problem = signal('');
+  protected readonly vessels = computed(() =>
+    KINDS.flatMap(({ kind }) =>
+      (this.store.house()?.records.vesselTypes ?? []).filter(
+        (v) => v.kind === kind && !v.id.startsWith('culture-'),
+      ),
+    ),
+  );
+  /** What the typed measures come to, while they are typed. */
+  protected readonly preview = computed(() => {
+    try {
+      const ml = this.capacityMl();
+      return `Holds ${this.volume(ml)} to the brim, ${this.volume(ml * this.form_().fillLimit)} at most.`;
+    } catch {
+      return '';
+    }
+  });
+
+  protected choose(kind: string): void {
+    this.form_.set(KINDS.find((k) => k.kind === kind) ?? KINDS[0]!);
+    this.texts.set({});
+    this.problem.set('');
+  }
+
+  protected type(field: Field, text: string): void {
+    this.texts.update((all) => ({ ...all, [field]: text }));
+  }
+
+  protected async add(): Promise<void> {
+    try {
+      const name = this.name().trim();
+      if (name === '') {
+        throw new CoreError('out-of-range', 'Name', '', 'one to 80 letters');
+      }
+      const { kind, fields, usualFill, fillLimit } = this.form_();
+      const capacityMl = this.capacityMl();
+      const size = Object.fromEntries(
+        fields.filter((f) => f !== 'capacityMl').map((f) => [f, this.number(f)]),
+      );
+      const usualMl = fields.includes('usualMl') ? this.number('usualMl') : undefined;
+      const vessel: VesselType = {
+        id: newId(Date.now(), Math.random),
+        schemaVersion: 1,
+        updatedAt: new Date().toISOString(),
+        name,
+        plural: plural(name),
+        kind,
+        capacityMl,
+        fillLimit,
+        usualFill: usualMl === undefined ? usualFill : Math.min(fillLimit, usualMl / capacityMl),
+        emptyG: 0,
+        source: 'your own measures',
+        ...size,
+      };
+      this.problem.set('');
+      if (await this.settings.add('vesselTypes', vessel)) {
+        this.name.set('');
+        this.texts.set({});
+      }
+    } catch (error) {
+      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+    }
+  }
+
+  protected volume(ml: number): string {
+    return ml >= 1000 ? `${formatNumber(ml / 1000, 2)} l` : `${formatNumber(ml)} ml`;
+  }
+
+  protected percent(fraction: number): string {
+    return `${formatNumber(fraction * 100)} %`;
+  }
+
+  protected sizeWords(vessel: VesselType): string {
+    const { diameterMm, lengthMm, widthMm, heightMm, finishedG } = vessel;
+    const mm = (value: number | undefined) => formatNumber(value ?? 0);
+    return diameterMm !== undefined
+      ? `${mm(diameterMm)} × ${mm(heightMm)} mm inside`
+      : lengthMm !== undefined
+        ? `${mm(lengthMm)} × ${mm(widthMm)} × ${mm(heightMm)} mm inside`
+        : finishedG === undefined
+          ? ''
+          : `${formatNumber(finishedG)} g filled`;
+  }
+
+  private number(field: Field): number {
+    const [min, max] = LIMITS[field];
+    const name = FIELD_WORDS[field].split(',')[0]!;
+    return requireWithin(parseNumber(this.texts()[field] ?? '', name), {
+      field: name,
+      min,
+      max,
+      unit: field.endsWith('Mm') ? ' mm' : field.endsWith('G') ? ' g' : ' ml',
+    });
+  }
+
+  private capacityMl(): number {
+    const { fields } = this.form_();
+    if (fields.includes('capacityMl')) {
+      return this.number('capacityMl');
+    }
+    return fields.includes('diameterMm')
+      ? cylinderMl(this.number('diameterMm'), this.number('heightMm'))
+      : boxMl(this.number('lengthMm'), this.number('widthMm'), this.number('heightMm'));
+  }
+}
+
+function plural(name: string): string {
+  return `${name}${/(s|sh|ch|x)$/i.test(name) ? 'es' : 's'}`.slice(0, 80);
+}

@@ -1,0 +1,186 @@
+import type { CookPlan } from '../cook/programme.js';
+import { stepsOf } from '../formula/hydration.js';
+import { adviseTreatment } from '../formula/treatment.js';
+import type { BatchView } from '../house/house.js';
+import { formatNumber, kitchenMeasure } from '../quantity/format.js';
+
+/** One line to weigh, with its box to tick and room for what the scale showed. */
+export interface SheetAmount {
+  readonly what: string;
+  readonly grams: string;
+  readonly kitchen: string;
+  readonly note: string;
+}
+
+export interface SheetStep {
+  readonly deed: string;
+  readonly time: string;
+  readonly hint: string;
+  readonly caution: string;
+}
+
+/** A page for the kitchen wall: amounts, steps with boxes, room for what was measured, cautions. Plain text only. */
+export interface BatchSheet {
+  readonly code: string;
+  readonly title: string;
+  readonly made: string;
+  readonly facts: readonly { readonly what: string; readonly value: string }[];
+  readonly amounts: readonly SheetAmount[];
+  readonly steps: readonly SheetStep[];
+  /** What to write down by hand while working. */
+  readonly measure: readonly string[];
+  readonly cautions: readonly string[];
+}
+
+/**
+ * @param options.cook the cook that is planned for it; absent when it is pasteurized or no cooker leads
+ * @param options.formatDate turns an ISO instant into a local date
+ */
+export function batchSheet(
+  view: BatchView,
+  options: {
+    readonly cook?: Pick<CookPlan, 'holdMinutes' | 'chamberC' | 'ventMinutes' | 'water'>;
+    readonly pressure?: string;
+    readonly decimals: number;
+    readonly formatDate: (iso: string) => string;
+  },
+): BatchSheet {
+  const { batch } = view;
+  const { plan, formula } = batch;
+  if (plan === undefined || formula === undefined) {
+    return {
+      code: view.code,
+      title: batch.vessel.name,
+      made: options.formatDate(batch.madeAt),
+      facts: [],
+      amounts: [],
+      steps: [],
+      measure: [],
+      cautions: [],
+    };
+  }
+  const grams = (value: number) => formatNumber(value, options.decimals);
+  const partOf = new Map(formula.parts.map((p) => [p.material.id, p]));
+  const steps = stepsOf(batch);
+  const isCooked = plan.treatment !== 'pasteurize';
+  return {
+    code: view.code,
+    title: formula.name,
+    made: options.formatDate(batch.madeAt),
+    facts: facts(view),
+    amounts: [
+      ...plan.parts.map((part) => {
+        const { material, note = '' } = partOf.get(part.materialId) ?? {};
+        const density = material?.densityGPerL?.value;
+        return {
+          what: part.name,
+          grams: grams(part.massG),
+          kitchen: density === undefined ? '' : kitchenMeasure((part.massG / density) * 1000),
+          note,
+        };
+      }),
+      {
+        what:
+          formula.basis === 'asSupplied' && formula.hydration !== 'measured-jar' ? 'Water taken up' : 'Water',
+        grams: grams(plan.waterG),
+        kitchen: `${formatNumber(plan.waterG)} ml`,
+        note: '',
+      },
+    ],
+    steps: [
+      ...steps.map((s) => ({
+        deed: s.deed,
+        time: s.minutes === undefined ? '' : minutesWords(s.minutes.usual),
+        hint: s.hint,
+        caution: s.caution ?? '',
+      })),
+      ...(isCooked && options.cook ? [cookStep(options.cook, options.pressure ?? '')] : []),
+    ],
+    measure: measureLines(view, isCooked),
+    cautions: cautions(view, isCooked),
+  };
+}
+
+function facts({ batch, vessels }: BatchView): BatchSheet['facts'] {
+  const { plan, formula } = batch;
+  if (plan === undefined || formula === undefined) {
+    return [];
+  }
+  const each =
+    plan.vesselMl === undefined
+      ? `${formatNumber(plan.vesselWetG)} g`
+      : `${formatNumber(plan.vesselMl, plan.vesselMl < 50 ? 1 : 0)} ml`;
+  const advice = adviseTreatment(
+    formula.stage,
+    formula.parts.map((p) => ({ material: p.material, massG: p.share })),
+  );
+  return [
+    {
+      what: 'Vessels',
+      value: `${vessels.length} ${vessels.length === 1 ? batch.vessel.name : batch.vessel.plural}, ${each} each`,
+    },
+    ...(plan.cookedIn
+      ? [
+          {
+            what: 'Cooked in',
+            value: `${plan.cookedIn.count} × ${plan.cookedIn.vessel.name}, ${formatNumber(plan.cookedIn.eachMl)} ml each`,
+          },
+        ]
+      : []),
+    ...(plan.volumeMl === undefined
+      ? [{ what: 'Moisture', value: `${formatNumber(plan.targetMoisture * 100, 1)} %, wet basis` }]
+      : [{ what: 'In all', value: `${formatNumber(plan.volumeMl)} ml` }]),
+    { what: 'To spare', value: `${formatNumber(plan.spare * 100)} %` },
+    {
+      what: (plan.treatment ?? advice.treatment) === 'sterilize' ? 'Sterilize' : 'Pasteurize',
+      value: advice.reason,
+    },
+  ];
+}
+
+function cookStep(
+  cook: Pick<CookPlan, 'holdMinutes' | 'chamberC' | 'ventMinutes' | 'water'>,
+  pressure: string,
+): SheetStep {
+  return {
+    deed: 'Cook',
+    time: `${cook.holdMinutes} min`,
+    hint: `${formatNumber(cook.water.startMl / 1000, 1)} l of water; ${cook.ventMinutes} min of full steam, then ${cook.holdMinutes} min at ${pressure} (${formatNumber(cook.chamberC, 1)} °C here). The clock starts at pressure.`,
+    caution: 'As the manual of the cooker says; never above its rating, never quick release.',
+  };
+}
+
+function measureLines({ batch }: BatchView, isCooked: boolean): readonly string[] {
+  const hydration = batch.formula?.hydration;
+  return [
+    ...(batch.formula?.basis === 'perLiter' ? ['Left after boiling, ml', 'pH'] : []),
+    ...(batch.stage === 'grain' && hydration !== 'measured-jar'
+      ? ['Tissue test', 'All of it, drained, g']
+      : []),
+    ...(batch.stage === 'bulk' ? ['Squeeze test', 'Added afterwards, g'] : []),
+    ...(isCooked ? ['At pressure, time', 'Heat off, time'] : ['Middle at 65 °C, time', 'Cool, time']),
+    'Notes',
+  ];
+}
+
+function cautions({ batch }: BatchView, isCooked: boolean): readonly string[] {
+  const fromSteps = stepsOf(batch).flatMap((s) => s.caution ?? []);
+  return [
+    ...new Set([
+      ...fromSteps,
+      ...(isCooked
+        ? [
+            'Pressure: vent clear, never dry, never above the rating; let it fall by itself, open away from the face.',
+          ]
+        : []),
+      ...(batch.stage === 'agar' || batch.stage === 'liquid'
+        ? ['Superheated liquid erupts: wait 10 min after the pressure is gone, then move it gently.']
+        : []),
+      'Media are not food: never taste them. Local rules and the appliance’s manual come first.',
+    ]),
+  ];
+}
+
+function minutesWords(minutes: number): string {
+  return minutes >= 120 ? `${formatNumber(minutes / 60)} h` : `${formatNumber(minutes)} min`;
+}

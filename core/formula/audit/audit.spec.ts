@@ -1,0 +1,307 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  auditFormula,
+  convert,
+  formatAmount,
+  formulaFromAudit,
+  phraseOf,
+  readLine,
+  resolveFormula,
+  scaleFormula,
+  shippedFormulas,
+  shippedMaterials,
+  shippedVesselTypes,
+  vesselsFor,
+  UNITS,
+  type Material,
+  type UnitName,
+} from '../../index.js';
+
+const AT = '2026-01-01T00:00:00.000Z';
+const materials = shippedMaterials(AT);
+const vessels = shippedVesselTypes(AT);
+const vessel = (id: string) => vessels.find((v) => v.id === id)!;
+const codes = (text: string, options = {}) => auditFormula(text, options).findings.map((f) => f.code);
+
+describe('reading a line', () => {
+  const good: readonly [text: string, value: number, unit: string, what: string][] = [
+    ['5 cups hardwood pellets', 5, 'cup', 'hardwood pellets'],
+    ['1 1/4 cup wheat bran', 1.25, 'cup', 'wheat bran'],
+    ['1.4 L water', 1.4, 'l', 'water'],
+    ['½ cup gypsum', 0.5, 'cup', 'gypsum'],
+    ['1/2 cup gypsum', 0.5, 'cup', 'gypsum'],
+    ['1,5 kg straw', 1.5, 'kg', 'straw'],
+    ['2 tbsp honey', 2, 'tbsp', 'honey'],
+    ['2 Tbsp. honey', 2, 'tbsp', 'honey'],
+    ['2 T honey', 2, 'tbsp', 'honey'],
+    ['2 t honey', 2, 'tsp', 'honey'],
+    ['2 TSP honey', 2, 'tsp', 'honey'],
+    ['500 cc water', 500, 'ml', 'water'],
+    ['500ml water', 500, 'ml', 'water'],
+    ['4 quarts vermiculite', 4, 'quart', 'vermiculite'],
+    ['2 litres of water', 2, 'l', 'water'],
+    ['1.8# pellets', 1.8, 'lb', 'pellets'],
+    ['200 gr agar', 200, 'g', 'agar'],
+    ['• 2 cups bran', 2, 'cup', 'bran'],
+    ['- 2 cups bran', 2, 'cup', 'bran'],
+    ['about 2 cups bran', 2, 'cup', 'bran'],
+    ['1 400 ml water', 1400, 'ml', 'water'],
+    ['honey, 1 tbsp', 1, 'tbsp', 'honey'],
+    ['1 pint jar of rye', 1, 'pint', 'rye'],
+    ['250 mg yeast', 0.25, 'g', 'yeast'],
+  ];
+  for (const [text, value, unit, what] of good) {
+    it(`understands “${text}”`, () => {
+      const line = readLine(text);
+      expect(line.problem).toBeUndefined();
+      expect(line.amount).toEqual({
+        kind: 'unit',
+        value: jasmine.anything() as never,
+        unit: unit as UnitName,
+      });
+      expect(line.amount.kind === 'unit' ? line.amount.value : NaN).toBeCloseTo(value, 9);
+      expect(line.what).toBe(what);
+    });
+  }
+
+  const bad: readonly [text: string, problem: RegExp][] = [
+    ['12 gypsum', /12 of what measure\? Add a unit/],
+    ['water', /No amount: say how much water/],
+    ['1/2 cup', /says how much, but not of what/],
+    ['-3 cups bran', /must be 0 or more/],
+    ['2 cans malt', /“cans” has no fixed size/],
+    ['a pinch of salt', /No amount|no fixed size/],
+    ['For the block:', /heading/],
+    ['x'.repeat(300), /200 letters/],
+  ];
+  for (const [text, problem] of bad) {
+    it(`says what is wrong with “${text.slice(0, 20)}”`, () => {
+      expect(readLine(text).problem).toMatch(problem);
+    });
+  }
+
+  it('says how it read thousands and ranges', () => {
+    expect(readLine('1,400 ml water').note).toContain('1400');
+    expect(readLine('3-4 cups water').note).toContain('3.5');
+    expect(readLine('20 g/l malt').amount).toEqual({ kind: 'perLiter', value: 20 });
+    expect(readLine('4 parts coir').amount).toEqual({ kind: 'parts', value: 4 });
+  });
+
+  it('reads back every amount that is written, in every unit of mass and volume', () => {
+    const kitchen = (Object.keys(UNITS) as UnitName[]).filter(
+      (u) => ['mass', 'volume'].includes(UNITS[u].kind) && u !== 'metricCup' && u !== 'imperialPint',
+    );
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kitchen),
+        fc.integer({ min: 1, max: 999_999 }),
+        fc.integer({ min: 0, max: 3 }),
+        (unit, n, places) => {
+          const value = n / 10 ** places;
+          const { amount } = readLine(`${formatAmount(value, unit)} wheat bran`);
+          expect(amount.kind).toBe('unit');
+          if (amount.kind === 'unit') {
+            expect(convert(amount.value, amount.unit, unit)).toBeCloseTo(value, 6);
+          }
+        },
+      ),
+    );
+  });
+});
+
+describe('finding the material', () => {
+  const match = (text: string, options = {}) => auditFormula(`100 g ${text}`, options).lines[0]!.match!;
+
+  it('knows the names that people use', () => {
+    const known: Readonly<Record<string, string>> = {
+      'wheat berries': 'wheat',
+      'Hardwood fuel pellets': 'hardwood-pellets',
+      'oat bran': 'oat-bran',
+      milo: 'sorghum',
+      'soy hulls': 'soy-hull',
+      'light malt extract': 'malt-dry',
+      'liquid malt extract': 'malt-liquid',
+      'organic whole oats (cheap)': 'oats',
+      'Barley, hulled': 'barley-hulled',
+      potatoes: 'potato',
+      'coco coir': 'coir',
+      'agar-agar powder': 'agar',
+    };
+    for (const [words, id] of Object.entries(known)) {
+      const found = match(words);
+      expect(found.kind === 'material' ? found.material.id : found.kind)
+        .withContext(words)
+        .toBe(id);
+    }
+    expect(match('boiling water').kind).toBe('water');
+  });
+
+  it('asks instead of guessing, with the likeliest first', () => {
+    for (const words of ['bran', 'pellets', 'coffee creamer', 'wheat straw pellets deluxe', 'fairy dust']) {
+      expect(match(words).kind).withContext(words).toBe('unknown');
+    }
+    const bran = match('bran');
+    expect(bran.kind === 'unknown' && bran.candidates.some((m) => m.id === 'wheat-bran')).toBeTrue();
+    const slip = match('weat bran');
+    expect(slip.kind === 'unknown' && slip.candidates[0]?.id).toBe('wheat-bran');
+  });
+
+  it('takes an answer once it was given, also for water', () => {
+    const answered = match('bran', { answers: { bran: 'rice-bran' } });
+    expect(answered.kind === 'material' && answered.material.id).toBe('rice-bran');
+    expect(match('juice', { answers: { juice: 'water' } }).kind).toBe('water');
+    expect(phraseOf('Brans (fresh)')).toBe('bran');
+  });
+
+  it('prefers the user’s own copy to what it was copied from', () => {
+    const own: Material = { ...materials.find((m) => m.id === 'wheat')!, id: 'wheat-2', copyOf: 'wheat' };
+    const found = match('wheat', { materials: [...materials, own] });
+    expect(found.kind === 'material' && found.material.id).toBe('wheat-2');
+  });
+});
+
+describe('auditing a recipe', () => {
+  it('turns a block by the cup into grams, moisture, C:N and what it makes', () => {
+    const audit = auditFormula('5 cups hardwood pellets, 1 1/4 cup wheat bran, 1.4 L water');
+    expect(audit.lines.map((l) => Math.round(l.massG!))).toEqual([769, 72, 1400]);
+    expect(audit.stage).toBe('bulk');
+    expect(audit.moisture).toBeCloseTo(0.655, 3);
+    expect(audit.makes).toBe('about 1 block of 2.3 kg');
+    expect(audit.supplementPercent).toBeCloseTo(8.4, 1);
+    expect(audit.carbonToNitrogen).toBeGreaterThan(100);
+    expect(audit.treatment.treatment).toBe('sterilize');
+  });
+
+  it('calls a broth that is twenty-five times too weak so, and does not reject it', () => {
+    const audit = auditFormula('1 g dried malt extract\n600 ml water');
+    expect(audit.stage).toBe('liquid');
+    expect(audit.solidsPercent).toBeCloseTo(0.16, 2);
+    const [weak] = audit.findings;
+    expect(weak?.code).toBe('far-too-weak');
+    expect(weak?.words).toContain('25 times weaker');
+    expect(weak?.level).toBe('warn');
+  });
+
+  it('finds what is wrong, with threshold and source', () => {
+    expect(codes('5 cups hardwood pellets\n6 cups water')).toEqual(['too-wet']);
+    expect(codes('100 g honey\n500 ml water')).toContain('too-sweet');
+    expect(codes('1 kg pine sawdust\n500 ml water')).toContain('softwood');
+    expect(codes('500 g glossy magazines\n1 l water')).toContain('coated');
+    expect(codes('1 kg straw\n200 g wheat bran\n3 l water', { treatment: 'pasteurize' })).toContain(
+      'unsterilized-supplement',
+    );
+    expect(codes('1 kg straw\n200 g wheat bran\n3 l water', { treatment: 'sterilize' })).not.toContain(
+      'unsterilized-supplement',
+    );
+    expect(codes('1 kg hardwood pellets\n600 g soybean meal\n2 l water')).toContain('nitrogen-high');
+    expect(codes('2 lb rye\n2 lb water', { vessel: vessel('quart-jar'), count: 1 })).toContain('over-full');
+    expect(codes('4 g agar\n20 g malt\n1 l water')).toContain('gel-soft');
+    expect(codes('1 lb coir\n100 g chalk\n5 lb water')).toContain('lime-is-chalk');
+    for (const finding of auditFormula('5 cups hardwood pellets\n6 cups water\n100 g chalk').findings) {
+      expect(finding.reason.length).toBeGreaterThan(20);
+      expect(finding.source).toMatch(/common practice|from memory/);
+    }
+  });
+
+  it('lets coir be as wet as coir is, and says why the quoted figure differs', () => {
+    const audit = auditFormula('1.4 lb coir, 2 cups vermiculite, 4 tbsp gypsum, 14 cups water');
+    expect(audit.moisture).toBeGreaterThan(0.75);
+    expect(audit.findings.map((f) => f.code)).toEqual(['quoted-differs']);
+    expect(audit.treatment.treatment).toBe('pasteurize');
+  });
+
+  it('computes the rest where one line is bad, and says so at that line', () => {
+    const noDensity: Material = {
+      ...materials[0]!,
+      id: 'mystery',
+      name: 'Mystery',
+      words: [],
+      densityGPerL: undefined,
+    };
+    const audit = auditFormula(
+      ['200 g rye', '12 gypsum', 'fairy dust', '2 cups mystery', '100 ml water', '20 ml water', '0 g wheat'],
+      { materials: [...materials, noDensity] },
+    );
+    expect(audit.grams).toBeCloseTo(320, 9);
+    expect(audit.lines.map((l) => l.problem !== undefined)).toEqual([
+      false,
+      true,
+      true,
+      true,
+      false,
+      false,
+      false,
+    ]);
+    expect(audit.lines[3]!.problem).toContain('density of mystery is not known');
+    expect(audit.lines[5]!.note).toContain('listed again');
+    expect(audit.lines[6]!.note).toContain('Nothing of it');
+  });
+
+  it('takes parts by mass or by volume, but not mixed with measures', () => {
+    const byMass = auditFormula('9 parts hardwood pellets\n1 part wheat bran\n14 parts water');
+    expect(byMass.grams).toBeCloseTo(2400, 9);
+    const byVolume = auditFormula('4 parts vermiculite\n4 parts water', { partsAre: 'volume' });
+    expect(byVolume.lines[0]!.massG).toBeCloseTo(44, 9);
+    expect(auditFormula('4 parts coir\n1 l water').lines[0]!.problem).toContain('mixed');
+    expect(auditFormula('20 g/l malt\n20 g/l agar\n500 ml water').lines[0]!.massG).toBeCloseTo(10, 9);
+  });
+
+  it('finds nothing in nothing, takes water alone, and refuses a book', () => {
+    expect(auditFormula('')).toEqual(jasmine.objectContaining({ grams: 0, findings: [] }));
+    expect(auditFormula('1 l water').moisture).toBe(1);
+    expect(auditFormula('1 kg soup')).toEqual(jasmine.objectContaining({ grams: 0 }));
+    expect(() => auditFormula(Array.from({ length: 61 }, () => '1 g agar'))).toThrowError(
+      CoreError,
+      /at most 60/,
+    );
+    expect(() => auditFormula([{ material: materials[0], massG: -1 }])).toThrowError(
+      CoreError,
+      /Mass of Wheat/,
+    );
+  });
+
+  it('gives a formula back from its own grams', () => {
+    const formulas = shippedFormulas(AT).map((f) => resolveFormula(f, materials));
+    const target = fc.record({
+      formula: fc.constantFrom(...formulas),
+      count: fc.integer({ min: 1, max: 40 }),
+    });
+    fc.assert(
+      fc.property(target, ({ formula, count }) => {
+        const scaled = scaleFormula(formula, {
+          vessel: vesselsFor(formula.stage, vessels)[0]!,
+          count,
+          scaleStepG: 0.01,
+        });
+        fc.pre(scaled.waterG >= 0);
+        const audit = auditFormula([
+          ...scaled.parts.map((p) => ({ material: p.material, massG: p.massG, strained: p.strained })),
+          { massG: scaled.waterG },
+        ]);
+        expect(audit.grams).toBeCloseTo(scaled.wetG, 4);
+        expect(audit.moisture).toBeCloseTo(scaled.moisture, 6);
+        expect(audit.stage).toBe(formula.stage);
+        const back = formulaFromAudit(audit, { id: 'back', name: 'Back', updatedAt: AT });
+        const whole = (parts: readonly { share: number }[]) => parts.reduce((s, p) => s + p.share, 0);
+        back.parts.forEach((p, i) => {
+          const was = formula.parts[i]!;
+          expect(p.materialId).toBe(was.material.id);
+          expect(p.share / whole(back.parts)).toBeCloseTo(was.share / whole(formula.parts), 4);
+        });
+        if (back.basis !== 'perLiter') {
+          expect(back.targetMoisture.value).toBeCloseTo(scaled.moisture, 6);
+        }
+      }),
+    );
+  });
+
+  it('makes no formula of water, and none per liter without water', () => {
+    const identity = { id: 'x', name: 'X', updatedAt: AT };
+    expect(() => formulaFromAudit(auditFormula('1 l water'), identity)).toThrowError(
+      CoreError,
+      /nothing but water/,
+    );
+    expect(() => formulaFromAudit(auditFormula('20 g agar'), identity)).toThrowError(CoreError, /no water/);
+  });
+});

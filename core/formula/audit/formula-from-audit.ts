@@ -1,0 +1,95 @@
+import { CoreError } from '../../errors.js';
+import type { Figure, Formula } from '../../record/definitions.js';
+import { fieldCapacityOf } from '../blend.js';
+import { solidsPerGram } from '../scale-dissolved.js';
+import type { Audit } from './audit.js';
+
+const GRAIN_WINDOW = { low: 0.45, high: 0.55 } as const;
+const SOURCE = 'your recipe';
+
+/**
+ * The formula that a recipe amounts to, in normalized numbers: per liter for agar and broth, by dry mass for bulk,
+ * as bought for grain. Auditing the grams of a formula gives the formula back.
+ *
+ * @throws CoreError when nothing in it can be weighed, or a plate or broth has no water
+ */
+export function formulaFromAudit(
+  audit: Audit,
+  identity: { id: string; name: string; updatedAt: string },
+): Formula {
+  const named = audit.parts.flatMap((p) =>
+    p.material === undefined || p.massG <= 0 ? [] : [{ ...p, material: p.material }],
+  );
+  const first = named[0];
+  if (first === undefined) {
+    throw new CoreError(
+      'out-of-range',
+      'Recipe',
+      'nothing',
+      'at least one ingredient with its amount',
+      'The recipe holds nothing but water, so there is no formula in it.',
+    );
+  }
+  const common = { ...identity, schemaVersion: 1 as const, source: SOURCE };
+  const { stage, blend } = audit;
+  if (stage === 'agar' || stage === 'liquid') {
+    if (blend.liquidMl <= 0) {
+      throw new CoreError(
+        'out-of-range',
+        'Water',
+        0,
+        'above 0 ml',
+        'The recipe has no water, so nothing can be said per liter.',
+      );
+    }
+    const perLiter = (massG: number) => Math.min(1000, (massG / blend.liquidMl) * 1000);
+    const lead =
+      named.find((p) => p.material.family === (stage === 'agar' ? 'gel' : 'sugar')) ??
+      named.find((p) => p.material.family === 'malt') ??
+      first;
+    const value = perLiter(lead.massG) * solidsPerGram(lead.material);
+    return {
+      ...common,
+      stage,
+      basis: 'perLiter',
+      parts: named.map((p) => ({
+        materialId: p.material.id,
+        share: perLiter(p.massG),
+        ...(p.strained && { strained: true }),
+      })),
+      strengthOf: lead.material.id,
+      strength: around(value, stage === 'agar' ? [18, 25] : [20, 50]),
+      hydration: named.some((p) => p.strained) ? 'extract' : 'dissolve',
+    };
+  }
+  const dryG = (p: (typeof named)[number]) =>
+    p.massG * (1 - (p.material.measuredMoisture ?? p.material.moisture).value);
+  const whole = stage === 'grain' ? first.massG : named.reduce((sum, p) => sum + dryG(p), 0);
+  const window = stage === 'grain' ? GRAIN_WINDOW : fieldCapacityOf(named);
+  const moisture = Math.min(MOST_MOISTURE, Math.max(LEAST_MOISTURE, audit.moisture ?? window.low));
+  return {
+    ...common,
+    stage,
+    basis: stage === 'grain' ? 'asSupplied' : 'dry',
+    parts: named.map((p) => ({
+      materialId: p.material.id,
+      share: (stage === 'grain' ? p.massG : dryG(p)) / whole,
+    })),
+    targetMoisture: around(moisture, [window.low, window.high]),
+    settledGPerL: settledOf(audit),
+    hydration: stage === 'grain' ? 'soak-simmer' : 'mix',
+  };
+}
+
+/** What a formula can be scaled to. */
+const LEAST_MOISTURE = 0.2;
+const MOST_MOISTURE = 0.86;
+
+function around(value: number, [low, high]: readonly [number, number]): Figure {
+  return { value, low: Math.min(low, value), high: Math.max(high, value), source: SOURCE };
+}
+
+function settledOf(audit: Audit): Figure {
+  const value = audit.finishedMl ? (audit.grams / audit.finishedMl) * 1000 : 650;
+  return { value, low: value * 0.9, high: value * 1.1, source: 'by what most of it is, from memory' };
+}

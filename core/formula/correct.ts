@@ -1,0 +1,54 @@
+import { CoreError, requireWithin } from '../errors.js';
+
+const FRACTION = { min: 0, max: 0.99, unit: ' %', shownTimes: 100 } as const;
+
+/** What brings a mix that turned out wet or dry to its target. */
+export interface Correction {
+  /** Grams of the thing that was asked for. */
+  readonly massG: number;
+  /** What the mix weighs then. */
+  readonly afterG: number;
+}
+
+/**
+ * Grams of one more thing (water, vermiculite, more of the dry blend) that bring a mix to a target:
+ * m (w − t)/(t − a), with the moistures of mix, target and addition on wet basis.
+ *
+ * @throws CoreError when the addition cannot get there: its moisture must lie beyond the target, seen from the mix
+ */
+export function correctMix(input: {
+  readonly massG: number;
+  readonly moisture: number;
+  readonly targetMoisture: number;
+  /** Moisture of what is added; 1 is water. */
+  readonly addedMoisture: number;
+}): Correction {
+  const massG = requireWithin(input.massG, { field: 'Mass of the mix', min: 1, max: 1e6, unit: ' g' });
+  const moisture = requireWithin(input.moisture, { field: 'Moisture of the mix', ...FRACTION });
+  const target = requireWithin(input.targetMoisture, { field: 'Wanted moisture', ...FRACTION });
+  const added = requireWithin(input.addedMoisture, {
+    ...FRACTION,
+    field: 'Moisture of what is added',
+    max: 1,
+  });
+  const gap = moisture - target;
+  if (gap === 0) {
+    return { massG: 0, afterG: massG };
+  }
+  const reach = target - added;
+  if (!(gap * reach > 0)) {
+    throw new CoreError(
+      'out-of-range',
+      'Moisture of what is added',
+      added,
+      gap > 0 ? `below ${percent(target)}` : `above ${percent(target)}`,
+      `To make the mix ${gap > 0 ? 'drier' : 'wetter'}, what is added must be ${gap > 0 ? 'drier' : 'wetter'} than ${percent(target)}. It is ${percent(added)}.`,
+    );
+  }
+  const addedG = (massG * gap) / reach;
+  return { massG: addedG, afterG: massG + addedG };
+}
+
+function percent(fraction: number): string {
+  return `${Number((fraction * 100).toFixed(1))} %`;
+}

@@ -1,0 +1,21 @@
+import { requireWithin } from '../errors.js';
+
+/** One school's factor from dried to liquid malt. Common practice, no source. */
+const SCHOOL_FACTOR = 1.5;
+/** Solids of dried and liquid malt as shipped, from memory. */
+const DRY_SOLIDS = 0.97;
+const LIQUID_SOLIDS = 0.8;
+
+/**
+ * Liquid malt in place of dried malt, both ways that people do it: by solids (× 1.21) or × 1.5.
+ *
+ * @param dryMaltG grams of dried malt that the formula asks for
+ * @param solids shares of solids, when they are known better
+ */
+export function liquidMaltFor(
+  dryMaltG: number,
+  solids: { readonly dry: number; readonly liquid: number } = { dry: DRY_SOLIDS, liquid: LIQUID_SOLIDS },
+): { readonly bySolidsG: number; readonly bySchoolG: number } {
+  const dryG = requireWithin(dryMaltG, { field: 'Dried malt', min: 0, max: 100_000, unit: ' g' });
+  return { bySolidsG: (dryG * solids.dry) / solids.liquid, bySchoolG: dryG * SCHOOL_FACTOR };
+}

@@ -1,0 +1,221 @@
+import fc from 'fast-check';
+import {
+  CoreError,
+  adviseTreatment,
+  blendOf,
+  correctMix,
+  costOf,
+  fieldCapacityOf,
+  mixMoisture,
+  nextDrops,
+  resolveFormula,
+  scaleFormula,
+  shippedFormulas,
+  shippedMaterials,
+  shippedVesselTypes,
+} from '../index.js';
+
+const AT = '2026-01-01T00:00:00.000Z';
+const materials = shippedMaterials(AT);
+const part = (id: string, massG: number) => ({ material: materials.find((m) => m.id === id)!, massG });
+const amount = fc.record({
+  material: fc.constantFrom(...materials),
+  massG: fc.double({ min: 0.1, max: 5000, noNaN: true }),
+});
+
+describe('correcting a mix', () => {
+  it('meets the target, and mass is conserved', () => {
+    const fraction = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        fraction(100, 20_000),
+        fraction(0.1, 0.9),
+        fraction(0.1, 0.9),
+        (massG, moisture, targetMoisture) => {
+          const addedMoisture = moisture > targetMoisture ? 0.03 : 1;
+          fc.pre(Math.abs(moisture - targetMoisture) > 1e-6 && targetMoisture > 0.05);
+          const added = correctMix({ massG, moisture, targetMoisture, addedMoisture });
+          expect(added.afterG).toBeCloseTo(massG + added.massG, 6);
+          expect(
+            mixMoisture([
+              { massG, moisture },
+              { massG: added.massG, moisture: addedMoisture },
+            ]),
+          ).toBeCloseTo(targetMoisture, 9);
+        },
+      ),
+    );
+  });
+
+  it('adds nothing to what is right', () => {
+    expect(correctMix({ massG: 1000, moisture: 0.6, targetMoisture: 0.6, addedMoisture: 1 }).massG).toBe(0);
+  });
+
+  it('refuses water for a wet mix and a wet helper for a drier one, in words', () => {
+    const wet = { massG: 1000, moisture: 0.7, targetMoisture: 0.62 };
+    expect(() => correctMix({ ...wet, addedMoisture: 1 })).toThrowError(
+      CoreError,
+      'To make the mix drier, what is added must be drier than 62 %. It is 100 %.',
+    );
+    expect(() => correctMix({ ...wet, moisture: 0.5, addedMoisture: 0.1 })).toThrowError(
+      CoreError,
+      /wetter than 62 %/,
+    );
+    expect(() => correctMix({ ...wet, massG: -5, addedMoisture: 0 })).toThrowError(
+      CoreError,
+      /Mass of the mix/,
+    );
+  });
+});
+
+describe('a blend', () => {
+  it('has ratios that do not depend on scale', () => {
+    fc.assert(
+      fc.property(
+        fc.array(amount, { minLength: 1, maxLength: 8 }),
+        fc.double({ min: 0.01, max: 100, noNaN: true }),
+        (parts, times) => {
+          const [once, more] = [
+            blendOf(parts),
+            blendOf(parts.map((p) => ({ ...p, massG: p.massG * times }))),
+          ];
+          expect(more.moisture).toBeCloseTo(once.moisture!, 9);
+          expect(more.grams).toBeCloseTo(once.grams * times, 4);
+          if (once.carbonToNitrogen !== undefined) {
+            expect(more.carbonToNitrogen! / once.carbonToNitrogen).toBeCloseTo(1, 9);
+          }
+          expect(Object.values(once.families).reduce((s, f) => s + f, 0)).toBeCloseTo(1, 9);
+        },
+      ),
+    );
+  });
+
+  it('counts water, dry matter and nothing else', () => {
+    fc.assert(
+      fc.property(
+        fc.array(amount, { minLength: 1, maxLength: 8 }),
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        (parts, waterG) => {
+          const blend = blendOf([...parts, { massG: waterG }]);
+          expect(blend.waterG + blend.dryMatterG).toBeCloseTo(blend.grams, 6);
+        },
+      ),
+    );
+  });
+
+  it('has no carbon to nitrogen where a part’s is not known, and none of nothing', () => {
+    const unknown = { ...part('wheat', 100).material, nitrogen: undefined };
+    expect(blendOf([{ material: unknown, massG: 100 }]).carbonToNitrogen).toBeUndefined();
+    expect(blendOf([part('gypsum', 100)]).carbonToNitrogen).toBeUndefined();
+    expect(blendOf([]).moisture).toBeUndefined();
+  });
+
+  it('holds water as its materials do', () => {
+    expect(fieldCapacityOf([part('hardwood-pellets', 500)]).value).toBeCloseTo(0.62, 9);
+    expect(fieldCapacityOf([part('coir', 500)]).high).toBeCloseTo(0.86, 9);
+    const both = fieldCapacityOf([part('hardwood-pellets', 500), part('coir', 500)]).value;
+    expect(both).toBeGreaterThan(0.62);
+    expect(both).toBeLessThan(0.78);
+    expect(fieldCapacityOf([]).value).toBe(0.62);
+  });
+});
+
+describe('treat or not', () => {
+  const advice = (...parts: readonly { material: (typeof materials)[number]; massG: number }[]) =>
+    adviseTreatment('bulk', parts).treatment;
+
+  it('sterilizes what is supplemented, and warms through what is plain', () => {
+    expect(advice(part('hardwood-pellets', 900), part('wheat-bran', 100))).toBe('sterilize');
+    expect(advice(part('wheat-straw', 1000))).toBe('pasteurize');
+    expect(advice(part('coir', 900), part('vermiculite', 100))).toBe('pasteurize');
+    expect(advice(part('cardboard', 700), part('newsprint', 300))).toBe('pasteurize');
+    expect(advice(part('leached-manure', 500), part('coir', 500))).toBe('pasteurize');
+    expect(advice(part('poultry-litter', 500), part('wheat-straw', 500))).toBe('sterilize');
+    expect(advice(part('wheat-straw', 900), part('coffee-grounds', 400))).toBe('sterilize');
+  });
+
+  it('always sterilizes grain, agar and broth, and says why', () => {
+    for (const stage of ['agar', 'liquid', 'grain'] as const) {
+      expect(adviseTreatment(stage, []).treatment).toBe('sterilize');
+    }
+    expect(
+      adviseTreatment('bulk', [part('hardwood-pellets', 900), part('wheat-bran', 100)]).reason,
+    ).toContain('9.8 %');
+  });
+});
+
+describe('cost', () => {
+  const formula = resolveFormula(
+    shippedFormulas(AT).find((f) => f.id === 'wheat-spawn')!,
+    materials.map((m) => (m.id === 'wheat' ? { ...m, pricePerKg: 1.2 } : m)),
+  );
+  const quart = shippedVesselTypes(AT).find((v) => v.id === 'quart-jar')!;
+  const scaled = scaleFormula(formula, { vessel: quart, count: 8, spare: 0.05 });
+
+  it('adds the priced ingredients and the cooks, names the rest, and compares with what is bought', () => {
+    const cost = costOf(scaled, { cookPrice: 0.5, boughtPrice: { jar: 9 } }, 1);
+    expect(cost.materials).toBeCloseTo((1.2 * scaled.parts[0]!.massG) / 1000, 9);
+    expect(cost.total).toBeCloseTo(cost.materials + 0.5, 9);
+    expect(cost.unpriced).toEqual(['Gypsum']);
+    expect(cost.bought?.saved).toBeCloseTo(8 * 9 - cost.total, 9);
+    expect(costOf(scaled, {}, 1).bought).toBeUndefined();
+  });
+
+  it('refuses a negative price by name', () => {
+    const bad = {
+      ...scaled,
+      parts: scaled.parts.map((p) => ({ ...p, material: { ...p.material, pricePerKg: -1 } })),
+    };
+    expect(() => costOf(bad, {}, 1)).toThrowError(CoreError, /Price of Wheat, whole must be between 0/);
+  });
+});
+
+describe('drops towards a pH', () => {
+  it('start with one, then follow the slope with care, then stop', () => {
+    expect(nextDrops([], 5.6)).toBeUndefined();
+    expect(nextDrops([{ ph: 6.8, drops: 0 }], 5.6)).toEqual({ kind: 'first', agent: 'acid' });
+    expect(
+      nextDrops(
+        [
+          { ph: 6.8, drops: 0 },
+          { ph: 6.6, drops: 1 },
+        ],
+        5.6,
+      ),
+    ).toEqual(jasmine.objectContaining({ kind: 'drops', agent: 'acid', drops: 3 }));
+    expect(
+      nextDrops(
+        [
+          { ph: 5.9, drops: 1 },
+          { ph: 5.65, drops: 1 },
+        ],
+        5.6,
+      ),
+    ).toEqual({ kind: 'reached' });
+  });
+
+  it('turn round when it was overshot or moves the wrong way, and never ask for a glass of drops', () => {
+    expect(
+      nextDrops(
+        [
+          { ph: 6, drops: 0 },
+          { ph: 5.2, drops: 4 },
+        ],
+        5.6,
+      ),
+    ).toEqual({ kind: 'turn', agent: 'base' });
+    expect(
+      nextDrops(
+        [
+          { ph: 6, drops: 0 },
+          { ph: 5.9999, drops: 1 },
+        ],
+        5.6,
+      ),
+    ).toEqual(jasmine.objectContaining({ drops: 20 }));
+    expect(() => nextDrops([{ ph: 15, drops: 0 }], 5.6)).toThrowError(
+      CoreError,
+      /pH must be between 0 and 14/,
+    );
+  });
+});

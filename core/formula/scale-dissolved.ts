@@ -1,0 +1,112 @@
+import { requireWithin } from '../errors.js';
+import { roundToStep } from '../quantity/format.js';
+import type { DissolvedFormula, Material } from '../record/definitions.js';
+import { splitIntoBottles } from './bottles.js';
+import {
+  COUNT_RULE,
+  SPARE_RULE,
+  STRENGTH_RULE,
+  eachMlRule,
+  type ScaleTarget,
+  type ScaleWarning,
+  type ScaledFormula,
+  type ScaledPart,
+} from './scaled-formula.js';
+import { isTooCoarse, scalePart, withPercents } from './scaled-part.js';
+import { pourDepthMm, usualLiquidMl } from './vessel-size.js';
+
+/** Kitchen and bench dose by volume of water; a liter is taken as a kilogram (998 g at 20 °C). */
+const WATER_G_PER_ML = 1;
+
+/**
+ * Agar and broth. So many grams to a liter of water; what is strained out leaves only what it dissolved. The
+ * solids add a little volume, which is part of what is to spare.
+ */
+export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): ScaledFormula {
+  const { vessel } = target;
+  const count = requireWithin(target.count, COUNT_RULE);
+  const eachMl = requireWithin(target.eachMl ?? usualLiquidMl(vessel), eachMlRule(vessel));
+  const strengthGPerL = requireWithin(target.strengthGPerL ?? formula.strength.value, STRENGTH_RULE);
+  const spare = requireWithin(target.spare ?? 0, SPARE_RULE);
+  const stepG = target.scaleStepG ?? 1;
+  const volumeMl = count * eachMl * (1 + spare);
+  const amounts = doseFor(formula, volumeMl, strengthGPerL, stepG);
+  const waterG = volumeMl * WATER_G_PER_ML;
+  const waterRoundedG = roundToStep(waterG, stepG);
+  const stays = (p: ScaledPart, massG: number) =>
+    p.strained ? massG * (p.material.solids?.value ?? 0) : massG;
+  const dry = (p: ScaledPart, massG: number) =>
+    stays(p, massG) * (p.strained ? 1 : 1 - p.material.moisture.value);
+  const sum = (of: (p: ScaledPart) => number) => amounts.reduce((total, p) => total + of(p), 0);
+  const dryMatterG = sum((p) => dry(p, p.massG));
+  const wetG = waterG + sum((p) => stays(p, p.massG));
+  const roundedWetG = waterRoundedG + sum((p) => stays(p, p.roundedG));
+  const vesselWetG = (wetG * eachMl) / volumeMl;
+  const percentOf = (of: (m: Material) => number) => (sum((p) => p.massG * of(p.material)) / volumeMl) * 100;
+  return {
+    parts: amounts,
+    waterG,
+    waterRoundedG,
+    dryMatterG,
+    wetG,
+    fill: eachMl / vessel.capacityMl,
+    moisture: 1 - dryMatterG / wetG,
+    spare,
+    vessel,
+    count,
+    vesselFillMl: eachMl,
+    vesselWetG,
+    vesselDryG: (amounts[0]!.massG * eachMl) / volumeMl,
+    predictedMoisture: roundedWetG > 0 ? 1 - sum((p) => dry(p, p.roundedG)) / roundedWetG : 1,
+    warnings: [
+      ...strengthWarnings(formula, strengthGPerL),
+      ...(isTooCoarse(amounts) ? (['scale-too-coarse'] as const) : []),
+    ],
+    dissolved: {
+      eachMl,
+      volumeMl,
+      strengthGPerL,
+      solidsPercent: percentOf((m) => m.solids?.value ?? 0),
+      sugarPercent: percentOf((m) => (isSugar(m) ? (m.solids?.value ?? 0) : 0)),
+      ...(vessel.kind === 'dish' &&
+        vessel.diameterMm !== undefined && { depthMm: pourDepthMm(eachMl, vessel.diameterMm) }),
+      ...(vessel.kind === 'dish' && target.bottle && { cookedIn: splitIntoBottles(volumeMl, target.bottle) }),
+    },
+  };
+}
+
+/**
+ * Grams for a measured volume. Whatever is boiled open is dosed on what is left, not on what was started with:
+ * 600 ml that became 400 take 10 g at 2.5 %, not 15.
+ */
+export function doseFor(
+  formula: DissolvedFormula,
+  volumeMl: number,
+  strengthGPerL = formula.strength.value,
+  stepG = 1,
+): readonly ScaledPart[] {
+  requireWithin(volumeMl, { field: 'Volume', min: 1, max: 500_000, unit: ' ml' });
+  const parts = formula.parts.map((part) => {
+    const perLiter =
+      part.material.id === formula.strengthOf ? strengthGPerL / solidsPerGram(part.material) : part.share;
+    return scalePart(part, (perLiter * volumeMl) / 1000, stepG);
+  });
+  return withPercents(parts, () => 1, volumeMl);
+}
+
+/** A sweet is measured by its dissolved solids, a gel as it is weighed. */
+export function solidsPerGram(material: Material): number {
+  return isSugar(material) ? (material.solids?.value ?? 1 - material.moisture.value) : 1;
+}
+
+export function isSugar(material: Material): boolean {
+  return material.family === 'sugar' || material.family === 'malt';
+}
+
+function strengthWarnings(formula: DissolvedFormula, strengthGPerL: number): readonly ScaleWarning[] {
+  return strengthGPerL < formula.strength.low - 1e-9
+    ? ['strength-below-good']
+    : strengthGPerL > formula.strength.high + 1e-9
+      ? ['strength-above-good']
+      : [];
+}

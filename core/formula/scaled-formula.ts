@@ -1,0 +1,105 @@
+import type { RangeRule } from '../errors.js';
+import type { BatchPlan } from '../record/batch.js';
+import type { Material, VesselType } from '../record/definitions.js';
+
+/** What is wanted: so many of these vessels, so full, so moist or so strong, with some to spare. */
+export interface ScaleTarget {
+  readonly vessel: VesselType;
+  readonly count: number;
+  /** Grain and bulk: fraction of the vessel's volume; ignored for bags, which are filled by mass. */
+  readonly fill?: number;
+  /** Grain and bulk: wet-basis moisture. */
+  readonly moisture?: number;
+  /** Agar and broth: what each vessel gets. */
+  readonly eachMl?: number;
+  /** Agar and broth: grams a liter of what the formula names its strength by. */
+  readonly strengthGPerL?: number;
+  /** Agar that is poured: the bottles it is cooked in. */
+  readonly bottle?: VesselType;
+  readonly spare?: number;
+  readonly scaleStepG?: number;
+}
+
+export interface ScaledPart {
+  readonly material: Material;
+  readonly share: number;
+  readonly note?: string;
+  readonly strained: boolean;
+  readonly massG: number;
+  /** What to weigh, on a scale of the given step. */
+  readonly roundedG: number;
+  /** Absent when the density is not known. */
+  readonly volumeMl?: number;
+  readonly kitchen: string;
+  /** Part of the formula in per cent of its basis (dry mass, mass as bought, or w/v): wanted, and after rounding. */
+  readonly wantedPercent: number;
+  readonly roundedPercent: number;
+}
+
+export type ScaleWarning =
+  | 'fill-above-usual'
+  | 'moisture-below-good'
+  | 'moisture-above-good'
+  | 'strength-below-good'
+  | 'strength-above-good'
+  | 'already-wetter'
+  | 'scale-too-coarse';
+
+/** Amounts for a batch. All masses in grams for the whole batch unless the name says otherwise. */
+export interface ScaledFormula {
+  readonly parts: readonly ScaledPart[];
+  readonly waterG: number;
+  readonly waterRoundedG: number;
+  readonly dryMatterG: number;
+  readonly wetG: number;
+  readonly fill: number;
+  readonly moisture: number;
+  readonly spare: number;
+  readonly vessel: VesselType;
+  readonly count: number;
+  readonly vesselFillMl: number;
+  readonly vesselWetG: number;
+  /** Part of the vessel's wet mass that was the first material, as supplied. */
+  readonly vesselDryG: number;
+  /** Moisture of what will really be weighed out, after rounding. */
+  readonly predictedMoisture: number;
+  readonly warnings: readonly ScaleWarning[];
+  /** Agar and broth only. */
+  readonly dissolved?: DissolvedAmounts;
+}
+
+export interface DissolvedAmounts {
+  readonly eachMl: number;
+  readonly volumeMl: number;
+  readonly strengthGPerL: number;
+  /** Dissolved solids of everything in it, % w/v. */
+  readonly solidsPercent: number;
+  /** Of those, sugars and malt, % w/v. */
+  readonly sugarPercent: number;
+  readonly depthMm?: number;
+  readonly cookedIn?: BatchPlan['cookedIn'];
+}
+
+export const COUNT_RULE: RangeRule = { field: 'How many', min: 1, max: 500, whole: true };
+export const SPARE_RULE: RangeRule = { field: 'To spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 };
+/** Wetter than the wettest material as supplied, and no wetter than coir can hold (common practice, no source). */
+export const MOISTURE_RULE: RangeRule = {
+  field: 'Moisture',
+  min: 0.2,
+  max: 0.86,
+  unit: ' %',
+  shownTimes: 100,
+};
+/** Ten times below the leanest broth, and where agar no longer pours. Common practice, no source. */
+export const STRENGTH_RULE: RangeRule = { field: 'Strength', min: 1, max: 120, unit: ' %', shownTimes: 0.1 };
+
+/** The range of fills that a vessel takes. */
+export function fillRule(vessel: VesselType): RangeRule {
+  return { field: `Fill of ${vessel.plural}`, min: 0.1, max: vessel.fillLimit, unit: ' %', shownTimes: 100 };
+}
+
+/** The range of volumes that a vessel takes when it is filled with a liquid. */
+export function eachMlRule(vessel: VesselType): RangeRule {
+  const most = Math.round(vessel.capacityMl * vessel.fillLimit * 10) / 10;
+  return { field: `In each ${vessel.name}`, min: Math.min(1, most), max: most, unit: ' ml' };
+}

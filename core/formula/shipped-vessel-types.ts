@@ -1,0 +1,217 @@
+import type { VesselType } from '../record/definitions.js';
+import { UNITS } from '../quantity/units.js';
+import { boxMl, cylinderMl } from './vessel-size.js';
+
+const NOMINAL = 'nominal capacity; mass from memory';
+const PRACTICE = 'common practice, no source';
+/** Never above three quarters: the culture must breathe and the jar must shake. Common practice, no source. */
+const JAR_LIMIT = 0.75;
+/** Liquids boil over above half. Common practice, no source. */
+const BOTTLE_LIMIT = 0.5;
+/** A dish fuller than this spills when it is carried. Common practice, no source. */
+const DISH_LIMIT = 0.6;
+
+type Common = { readonly schemaVersion: 1; readonly updatedAt: string };
+
+export function shippedVesselTypes(updatedAt: string): readonly VesselType[] {
+  const common: Common = { schemaVersion: 1, updatedAt };
+  return [
+    ...jars(common),
+    ...bags(common),
+    ...dishes(common),
+    ...bottles(common),
+    ...syringes(common),
+    ...tubs(common),
+  ];
+}
+
+function jars(common: Common): VesselType[] {
+  const jar = (id: string, name: string, capacityMl: number, emptyG: number): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}s`,
+    kind: 'jar',
+    capacityMl,
+    fillLimit: JAR_LIMIT,
+    usualFill: 2 / 3,
+    emptyG,
+    source: NOMINAL,
+  });
+  const quart = UNITS.quart.size;
+  return [
+    jar('pint-jar', 'pint jar', quart / 2, 290),
+    jar('quart-jar', 'quart jar', quart, 450),
+    jar('half-gallon-jar', 'half-gallon jar', quart * 2, 820),
+    jar('half-litre-jar', 'half-liter jar', 500, 300),
+    jar('jar-720', '720 ml jar', 720, 340),
+    jar('litre-jar', 'liter jar', 1000, 470),
+    jar('jar-1500', '1.5 l jar', 1500, 620),
+  ];
+}
+
+function bags(common: Common): VesselType[] {
+  const bag = (
+    id: string,
+    name: string,
+    capacityMl: number,
+    finishedG: number,
+    emptyG: number,
+  ): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}s`,
+    kind: 'bag',
+    capacityMl,
+    fillLimit: JAR_LIMIT,
+    usualFill: 0.6,
+    finishedG,
+    emptyG,
+    source: PRACTICE,
+  });
+  // Five and ten pounds are the usual blocks, three the usual bag of grain.
+  return [
+    bag('block-bag', '2.3 kg bag', 6000, 2268, 20),
+    bag('grain-bag', '1.4 kg bag', 4000, 1361, 15),
+    bag('large-bag', '4.5 kg bag', 11_000, 4536, 28),
+  ];
+}
+
+function dishes(common: Common): VesselType[] {
+  const dish = (
+    id: string,
+    name: string,
+    diameterMm: number,
+    heightMm: number,
+    usualMl: number,
+    emptyG: number,
+  ): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}es`,
+    kind: 'dish',
+    capacityMl: cylinderMl(diameterMm, heightMm),
+    diameterMm,
+    heightMm,
+    usualMl,
+    fillLimit: DISH_LIMIT,
+    usualFill: Math.min(DISH_LIMIT, usualMl / cylinderMl(diameterMm, heightMm)),
+    emptyG,
+    source: 'inner size from memory',
+  });
+  return [
+    dish('dish-90', '90 mm dish', 86, 14, 20, 16),
+    dish('dish-60', '60 mm dish', 55, 13, 8, 8),
+    dish('dish-100', '100 mm dish', 94, 14, 24, 19),
+    dish('dish-three', 'three-part dish', 86, 14, 27, 18),
+  ];
+}
+
+function bottles(common: Common): VesselType[] {
+  const bottle = (id: string, name: string, capacityMl: number, emptyG: number): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}s`,
+    kind: 'bottle',
+    capacityMl,
+    fillLimit: BOTTLE_LIMIT,
+    usualFill: BOTTLE_LIMIT,
+    emptyG,
+    source: NOMINAL,
+  });
+  return [
+    bottle('bottle-250', '250 ml bottle', 250, 200),
+    bottle('bottle-500', '500 ml bottle', 500, 330),
+    bottle('bottle-1000', '1 l bottle', 1000, 520),
+  ];
+}
+
+function syringes(common: Common): VesselType[] {
+  const syringe = (id: string, name: string, capacityMl: number, emptyG: number): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}s`,
+    kind: 'syringe',
+    capacityMl,
+    usualMl: capacityMl,
+    fillLimit: 1,
+    usualFill: 1,
+    emptyG,
+    source: NOMINAL,
+  });
+  return [syringe('syringe-10', '10 ml syringe', 10, 8), syringe('syringe-60', '60 ml syringe', 60, 26)];
+}
+
+function tubs(common: Common): VesselType[] {
+  const tub = (
+    id: string,
+    name: string,
+    kind: 'tray' | 'tub',
+    size: readonly [lengthMm: number, widthMm: number, heightMm: number],
+    usualFill: number,
+    emptyG: number,
+  ): VesselType => ({
+    ...common,
+    id,
+    name,
+    plural: `${name}s`,
+    kind,
+    capacityMl: boxMl(...size),
+    lengthMm: size[0],
+    widthMm: size[1],
+    heightMm: size[2],
+    fillLimit: JAR_LIMIT,
+    usualFill,
+    emptyG,
+    source: 'inner size from memory',
+  });
+  return [
+    tub('tray-23-33', '23 × 33 cm tray', 'tray', [330, 230, 60], 2 / 3, 250),
+    tub('tub-12', '12 l tub', 'tub', [370, 250, 130], 0.6, 600),
+    tub('tub-50', '50 l tub', 'tub', [550, 380, 240], 0.5, 2200),
+  ];
+}
+
+/** Vessels that cultures arrive in; they are not offered for filling. */
+export function cultureVesselTypes(updatedAt: string): readonly VesselType[] {
+  const common = {
+    schemaVersion: 1 as const,
+    updatedAt,
+    usualFill: 1,
+    fillLimit: 1,
+    source: 'nominal capacity',
+  };
+  return [
+    {
+      ...common,
+      id: 'culture-syringe',
+      name: 'syringe',
+      plural: 'syringes',
+      kind: 'syringe',
+      capacityMl: 30,
+      emptyG: 12,
+    },
+    {
+      ...common,
+      id: 'culture-jar',
+      name: 'broth jar',
+      plural: 'broth jars',
+      kind: 'bottle',
+      capacityMl: 1000,
+      emptyG: 450,
+    },
+    {
+      ...common,
+      id: 'culture-dish',
+      name: 'dish',
+      plural: 'dishes',
+      kind: 'dish',
+      capacityMl: 25,
+      emptyG: 16,
+    },
+  ];
+}

@@ -1,0 +1,56 @@
+import type { Treatment } from '../record/batch.js';
+import type { Stage } from '../record/definitions.js';
+import { blendOf, type BlendPart } from './blend.js';
+
+export interface TreatmentAdvice {
+  readonly treatment: Treatment;
+  readonly reason: string;
+}
+
+/** More than this of the dry matter in bran, hulls or grain is a supplement that must be cooked. Common practice, no source. */
+const SUPPLEMENT_LIMIT = 0.02;
+/** Plain straw, coir and paper hold less nitrogen than this. Common practice, no source. */
+const NITROGEN_LIMIT = 0.007;
+
+/** Sterilize or pasteurize: by what else could live on it. */
+export function adviseTreatment(stage: Stage, parts: readonly BlendPart[]): TreatmentAdvice {
+  if (stage !== 'bulk') {
+    const words = { agar: 'agar', liquid: 'broth', grain: 'grain' }[stage];
+    return {
+      treatment: 'sterilize',
+      reason: `Everything lives on ${words}: only a full cook under pressure leaves it clean.`,
+    };
+  }
+  const blend = blendOf(parts);
+  const fed = (['supplement', 'grain', 'sugar', 'malt', 'nutrient', 'vegetable'] as const).reduce(
+    (sum, family) => sum + (blend.families[family] ?? 0),
+    0,
+  );
+  const percent = (fraction: number) => `${Number((fraction * 100).toFixed(1))} %`;
+  if (fed > SUPPLEMENT_LIMIT) {
+    return {
+      treatment: 'sterilize',
+      reason: `${percent(fed)} of the dry matter is bran, hull, grain or the like: molds live on it sooner than the mycelium, unless it is cooked.`,
+    };
+  }
+  const isSelective = parts.some((p) => p.material?.traits?.includes('selective'));
+  if (isSelective) {
+    return {
+      treatment: 'pasteurize',
+      reason:
+        'Leached or composted manure keeps helpers that hold molds back: warm it through, and they live. A full cook kills them.',
+    };
+  }
+  const manure = blend.families.manure ?? 0;
+  const nitrogen = blend.nitrogenOfDry ?? 0;
+  if (manure > SUPPLEMENT_LIMIT || nitrogen > NITROGEN_LIMIT) {
+    return {
+      treatment: 'sterilize',
+      reason: `Nitrogen is ${percent(nitrogen)} of the dry matter, above ${percent(NITROGEN_LIMIT)}: rich enough for molds to win when it is only warmed.`,
+    };
+  }
+  return {
+    treatment: 'pasteurize',
+    reason: `Poor in nitrogen (${percent(nitrogen)} of the dry matter) and without supplement: warming it through is enough, and keeps helpers alive.`,
+  };
+}

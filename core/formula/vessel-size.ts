@@ -1,0 +1,54 @@
+import { requireWithin } from '../errors.js';
+import type { Stage, VesselType } from '../record/definitions.js';
+
+const MM3_PER_ML = 1000;
+
+/** Volume of a round vessel by its inner measures, ml. */
+export function cylinderMl(diameterMm: number, heightMm: number): number {
+  requireWithin(diameterMm, { field: 'Diameter', min: 5, max: 1000, unit: ' mm' });
+  requireWithin(heightMm, { field: 'Height', min: 1, max: 1000, unit: ' mm' });
+  return (Math.PI * (diameterMm / 2) ** 2 * heightMm) / MM3_PER_ML;
+}
+
+/** Volume of a tray or tub by its inner measures, ml. */
+export function boxMl(lengthMm: number, widthMm: number, heightMm: number): number {
+  requireWithin(lengthMm, { field: 'Length', min: 10, max: 2000, unit: ' mm' });
+  requireWithin(widthMm, { field: 'Width', min: 10, max: 2000, unit: ' mm' });
+  requireWithin(heightMm, { field: 'Height', min: 1, max: 1000, unit: ' mm' });
+  return (lengthMm * widthMm * heightMm) / MM3_PER_ML;
+}
+
+/** Depth of so much in a dish of this inner diameter: volume ÷ area, mm. */
+export function pourDepthMm(volumeMl: number, diameterMm: number): number {
+  return (volumeMl * MM3_PER_ML) / (Math.PI * (diameterMm / 2) ** 2);
+}
+
+/** The same the other way: what a wanted depth takes, ml. */
+export function pourVolumeMl(depthMm: number, diameterMm: number): number {
+  return cylinderMl(diameterMm, depthMm);
+}
+
+const KINDS: Readonly<Record<Stage, readonly VesselType['kind'][]>> = {
+  agar: ['dish', 'bottle'],
+  liquid: ['jar', 'bottle', 'syringe'],
+  grain: ['jar', 'bag'],
+  bulk: ['bag', 'jar', 'tray', 'tub'],
+};
+
+/** Vessels that a medium of this stage is made in, likeliest kind first, small before large. */
+export function vesselsFor(stage: Stage, vessels: readonly VesselType[]): readonly VesselType[] {
+  const offered = vessels.filter((v) => !v.id.startsWith('culture-'));
+  return KINDS[stage].flatMap((kind) =>
+    offered.filter((v) => v.kind === kind).sort((a, b) => a.capacityMl - b.capacityMl),
+  );
+}
+
+/** What a vessel of this kind is filled with as usual by liquids, ml: three fifths of a jar, half a bottle. */
+export function usualLiquidMl(vessel: VesselType): number {
+  const fill = vessel.kind === 'jar' ? LIQUID_JAR_FILL : vessel.usualFill;
+  const most = vessel.capacityMl * vessel.fillLimit;
+  return vessel.usualMl ?? Math.min(most, Math.round((vessel.capacityMl * fill) / 10) * 10);
+}
+
+/** 300 ml in a pint, 500 to 700 in a quart. Common practice, no source. */
+const LIQUID_JAR_FILL = 0.63;

@@ -1,0 +1,195 @@
+import {
+  batchSheet,
+  buildHouse,
+  inCooker,
+  makeBatch,
+  resolveFormula,
+  scaleFormula,
+  seededRandom,
+  shoppingList,
+  stockLeftG,
+  stepsOf,
+  vesselState,
+  withSchool,
+  type Entry,
+  type Records,
+} from '../index.js';
+import { DAY_MS, MINUTE_MS, START_MS, entryMaker, furnishedRecords } from '../testing/sample-house.js';
+
+/** A furnished house with one batch of a formula, and what is said of it. */
+function houseWith(
+  formulaId: string,
+  vesselId: string,
+  count: number,
+  say: (batchId: never) => readonly Entry[] = () => [],
+) {
+  const base = furnishedRecords();
+  const at = new Date(START_MS - DAY_MS).toISOString();
+  const materials = base.materials.map((m) =>
+    m.id === 'hardwood-pellets' ? { ...m, stock: { massG: 5000, countedAt: at } } : m,
+  );
+  const formula = withSchool(
+    resolveFormula(
+      base.formulas.find((f) => f.id === formulaId)!,
+      materials,
+    ),
+  );
+  const vessel = base.vesselTypes.find((v) => v.id === vesselId)!;
+  const bottle = base.vesselTypes.find((v) => v.id === 'bottle-500')!;
+  const scaled = scaleFormula(formula, { vessel, count, bottle });
+  const made = makeBatch(
+    formula,
+    scaled,
+    1,
+    { nowMs: START_MS, random: seededRandom(3) },
+    formula.stage === 'bulk' ? { treatment: formulaId === 'straw' ? 'pasteurize' : 'sterilize' } : {},
+  );
+  const records: Records = {
+    ...base,
+    materials,
+    batches: [made.batch],
+    vessels: [...made.vessels],
+    entries: [made.entry, ...say(made.batch.id as never)],
+  };
+  return { house: buildHouse(records), records, scaled, view: buildHouse(records).batches[0]! };
+}
+
+describe('stock', () => {
+  const entry = entryMaker();
+
+  it('goes down by what was planned, by what was really weighed, and by what was added', () => {
+    const planned = houseWith('hardwood-bran', 'block-bag', 2);
+    const pelletsG = planned.scaled.parts[0]!.roundedG;
+    expect(stockLeftG(planned.house, 'hardwood-pellets')).toBeCloseTo(5000 - pelletsG, 9);
+    const really = houseWith('hardwood-bran', 'block-bag', 2, (batchId) => [
+      entry(START_MS + MINUTE_MS, {
+        kind: 'weighedOut',
+        batchId,
+        materialId: 'hardwood-pellets',
+        massG: 1000,
+      }),
+      entry(START_MS + 2 * MINUTE_MS, {
+        kind: 'adjusted',
+        batchId,
+        materialId: 'hardwood-pellets',
+        name: 'Hardwood pellets',
+        massG: 100,
+        moisture: 0.08,
+      }),
+    ]);
+    expect(stockLeftG(really.house, 'hardwood-pellets')).toBeCloseTo(3900, 9);
+    expect(stockLeftG(really.house, 'wheat-bran')).toBeUndefined();
+  });
+
+  it('makes a shopping list: what is missing of what is needed', () => {
+    const { house, scaled } = houseWith('hardwood-bran', 'block-bag', 2);
+    const [pellets, bran] = shoppingList(house, {
+      ...scaled,
+      parts: scaled.parts.map((p) => ({ ...p, roundedG: p.roundedG * 4 })),
+    });
+    expect(pellets!.missingG).toBeCloseTo(pellets!.needG - pellets!.haveG!, 9);
+    expect(bran).toEqual(jasmine.objectContaining({ name: 'Wheat bran', missingG: bran!.needG }));
+    expect(bran!.haveG).toBeUndefined();
+  });
+});
+
+describe('what really went into a mix', () => {
+  const entry = entryMaker();
+
+  it('is planned until it is weighed, and follows corrections', () => {
+    const planned = houseWith('hardwood-bran', 'block-bag', 1);
+    expect(planned.view.mixed!.moisture).toBeCloseTo(0.62, 2);
+    const wetter = houseWith('hardwood-bran', 'block-bag', 1, (batchId) => [
+      entry(START_MS + MINUTE_MS, { kind: 'weighedOut', batchId, materialId: 'water', massG: 2000 }),
+      entry(START_MS + 2 * MINUTE_MS, { kind: 'squeezed', batchId, result: 'wet' }),
+    ]);
+    expect(wetter.view.mixed!.moisture).toBeGreaterThan(0.68);
+    expect(wetter.view.squeeze).toBe('wet');
+    const corrected = houseWith('hardwood-bran', 'block-bag', 1, (batchId) => [
+      entry(START_MS + MINUTE_MS, { kind: 'weighedOut', batchId, materialId: 'water', massG: 2000 }),
+      entry(START_MS + 1.5 * MINUTE_MS, { kind: 'squeezed', batchId, result: 'wet' }),
+      entry(START_MS + 2 * MINUTE_MS, {
+        kind: 'adjusted',
+        batchId,
+        materialId: 'vermiculite',
+        name: 'Vermiculite',
+        massG: 500,
+        moisture: 0.03,
+      }),
+    ]);
+    expect(corrected.view.mixed!.moisture).toBeLessThan(wetter.view.mixed!.moisture);
+    expect(corrected.view.squeeze).toBeUndefined();
+    expect(corrected.view.mixed!.massG).toBeCloseTo(wetter.view.mixed!.massG + 500, 6);
+  });
+
+  it('has a measured volume and pH readings for what is dissolved, and no mix', () => {
+    const { view } = houseWith('kitchen-potato-agar', 'dish-90', 20, (batchId) => [
+      entry(START_MS + MINUTE_MS, { kind: 'volumeMeasured', batchId, volumeMl: 310 }),
+      entry(START_MS + 2 * MINUTE_MS, { kind: 'phRead', batchId, ph: 6.6, drops: 0 }),
+    ]);
+    expect(view.measuredMl).toBe(310);
+    expect(view.phReads.map((r) => r.ph)).toEqual([6.6]);
+    expect(view.mixed).toBeUndefined();
+    expect(view.vessels[0]).toEqual(jasmine.objectContaining({ left: 20, leftUnit: 'ml' }));
+  });
+});
+
+describe('a pasteurized batch', () => {
+  it('is ready for its spawn when it is cool, and never goes into a cooker', () => {
+    const entry = entryMaker();
+    const straw = houseWith('straw', 'tub-12', 1, (batchId) => [
+      entry(START_MS + MINUTE_MS, { kind: 'stepDone', batchId, step: 'cooled' }),
+    ]);
+    expect(straw.view.vessels[0]!.state.phase).toBe('sterile');
+    expect(vesselState(straw.records.entries, straw.view.vessels[0]!.vessel.id).phase).toBe('sterile');
+    expect(stepsOf(straw.view.batch).map((s) => s.step)).toEqual(['soak', 'drain', 'pasteurize', 'cooled']);
+  });
+});
+
+describe('what stands in the cooker', () => {
+  it('is the bottle of a plate, and the jar of a broth', () => {
+    const plates = inCooker(houseWith('malt-agar', 'dish-90', 20).view.batch);
+    expect(plates.vessel.id).toBe('bottle-500');
+    expect(plates.vesselsPerPlace).toBeCloseTo(10, 9);
+    expect(plates.wetG).toBeGreaterThan(200);
+    expect(inCooker(houseWith('honey-broth', 'quart-jar', 2).view.batch)).toEqual(
+      jasmine.objectContaining({ vesselsPerPlace: 1, vessel: jasmine.objectContaining({ id: 'quart-jar' }) }),
+    );
+  });
+});
+
+describe('a batch sheet', () => {
+  const sheetOf = (formulaId: string, vesselId: string) =>
+    batchSheet(houseWith(formulaId, vesselId, 2).view, {
+      cook: { holdMinutes: 100, chamberC: 119.8, ventMinutes: 10, water: { startMl: 2000 } as never },
+      pressure: '15 psi',
+      decimals: 0,
+      formatDate: (iso) => iso.slice(0, 10),
+    });
+
+  it('holds amounts, steps, room to write and cautions, for each of the four media', () => {
+    for (const [formula, vessel] of [
+      ['malt-agar', 'dish-90'],
+      ['honey-broth', 'quart-jar'],
+      ['wheat-spawn', 'quart-jar'],
+      ['hardwood-bran', 'block-bag'],
+    ] as const) {
+      const sheet = sheetOf(formula, vessel);
+      expect(sheet.amounts.length).withContext(formula).toBeGreaterThan(1);
+      expect(sheet.amounts.at(-1)!.what).toMatch(/^Water/);
+      expect(sheet.steps.at(-1)!.deed).toBe('Cook');
+      expect(sheet.steps.at(-1)!.hint).toContain('100 min at 15 psi');
+      expect(sheet.measure).toContain('Notes');
+      expect(sheet.cautions.join(' ')).toContain('never taste');
+    }
+  });
+
+  it('asks of each medium what is measured there, and cooks nothing that is pasteurized', () => {
+    expect(sheetOf('malt-agar', 'dish-90').measure).toContain('Left after boiling, ml');
+    expect(sheetOf('wheat-spawn', 'quart-jar').measure).toContain('All of it, drained, g');
+    const straw = sheetOf('straw', 'tub-12');
+    expect(straw.steps.some((s) => s.deed === 'Cook')).toBeFalse();
+    expect(straw.measure).toContain('Middle at 65 °C, time');
+    expect(straw.facts.some((f) => f.what === 'Pasteurize')).toBeTrue();
+  });
+});

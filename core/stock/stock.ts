@@ -1,0 +1,44 @@
+import type { ScaledFormula } from '../formula/scaled-formula.js';
+import type { House } from '../house/house.js';
+
+/** What is left of an ingredient that was counted once: the count, less what batches took since. */
+export function stockLeftG(house: House, materialId: string): number | undefined {
+  const stock = house.records.materials.find((m) => m.id === materialId)?.stock;
+  if (stock === undefined) {
+    return undefined;
+  }
+  const countedMs = Date.parse(stock.countedAt);
+  const usedG = house.batches.reduce((sum, view) => {
+    if (view.madeAtMs < countedMs) {
+      return sum;
+    }
+    const planned = view.batch.plan?.parts.find((p) => p.materialId === materialId)?.massG ?? 0;
+    const added = view.adjustments.reduce((s, a) => s + (a.materialId === materialId ? a.massG : 0), 0);
+    return sum + (view.weighedOut.get(materialId) ?? planned) + added;
+  }, 0);
+  return stock.massG - usedG;
+}
+
+/** One line of a shopping list. */
+export interface ToBuy {
+  readonly materialId: string;
+  readonly name: string;
+  readonly needG: number;
+  /** Absent when the shelf was never counted. */
+  readonly haveG?: number;
+  readonly missingG: number;
+}
+
+/** What a batch needs, against what is on the shelf; what was never counted is listed as missing whole. */
+export function shoppingList(house: House, scaled: ScaledFormula): readonly ToBuy[] {
+  return scaled.parts.map(({ material, roundedG }) => {
+    const haveG = stockLeftG(house, material.id);
+    return {
+      materialId: material.id,
+      name: material.name,
+      needG: roundedG,
+      ...(haveG !== undefined && { haveG: Math.max(0, haveG) }),
+      missingG: Math.max(0, roundedG - Math.max(0, haveG ?? 0)),
+    };
+  });
+}
