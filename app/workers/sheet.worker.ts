@@ -67,7 +67,7 @@ function definition(sheet: BatchSheet, paper: 'A4' | 'LETTER'): TDocumentDefinit
         [112, 52, '*', 58],
         sheet.steps.map((s) => [
           { text: plain(s.deed), bold: true },
-          plain(s.time),
+          { text: plain(s.time) },
           { text: plain(s.hint), color: SOFT_INK },
           { text: 'at', color: SOFT_INK, fontSize: 8 },
         ]),

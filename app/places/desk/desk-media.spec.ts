@@ -106,15 +106,13 @@ describe('the Desk, for every medium', () => {
       { ...wheat!, pricePerKg: 1, stock: { massG: 1000, countedAt: at } },
       { ...gypsum!, pricePerKg: 5, stock: { massG: 1000, countedAt: at } },
     ]);
-    await setup.db
-      .rows('household')
-      .put({
-        ...setup.house().household!,
-        currency: '€',
-        cookPrice: 0.9,
-        boughtPrice: { jar: 9 },
-        updatedAt: at,
-      });
+    await setup.db.rows('household').put({
+      ...setup.house().household!,
+      currency: '€',
+      cookPrice: 0.9,
+      boughtPrice: { jar: 9 },
+      updatedAt: at,
+    });
     await desk.settle();
     expect(desk.text()).toMatch(/€ 2\.98 ?, € 0\.37 a jar/);
     expect(desk.text()).toContain('bought € 9.00: saves € 69.02');

@@ -120,7 +120,10 @@ export class DissolvedTests {
   });
   protected readonly log = computed(() =>
     this.view()
-      .phReads.map((r) => `${r.drops > 0 ? `${r.drops} drops, ` : ''}${formatNumber(r.ph, 1)}`)
+      .phReads.map(
+        (r) =>
+          `${r.drops > 0 ? `${r.drops} ${r.drops === 1 ? 'drop' : 'drops'}, ` : ''}${formatNumber(r.ph, 1)}`,
+      )
       .join(' · '),
   );
 
