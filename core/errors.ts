@@ -47,23 +47,28 @@ export interface RangeRule {
  * @throws CoreError `not-a-number` or `out-of-range`; NaN is refused because the condition is stated positively
  */
 export function requireWithin(value: number, rule: RangeRule): number {
+  if (value >= rule.min && value <= rule.max && (rule.whole !== true || Number.isInteger(value))) {
+    return value;
+  }
+  // Words are made only for a refusal: this stands in every inner loop.
+  throw refusal(value, rule);
+}
+
+function refusal(value: number, rule: RangeRule): CoreError {
   const times = rule.shownTimes ?? 1;
   const unit = rule.unit ?? '';
   const allowed = `${rule.whole ? 'a whole number ' : ''}between ${plain(rule.min * times)} and ${plain(rule.max * times)}${unit}`;
   if (typeof value !== 'number' || Number.isNaN(value)) {
-    throw new CoreError('not-a-number', rule.field, value, allowed);
+    return new CoreError('not-a-number', rule.field, value, allowed);
   }
-  if (!(value >= rule.min && value <= rule.max) || (rule.whole && !Number.isInteger(value))) {
-    const typed = `${plain(value * times)}${unit}`;
-    throw new CoreError(
-      'out-of-range',
-      rule.field,
-      value,
-      allowed,
-      `${rule.field} must be ${allowed}. You gave ${typed}.`,
-    );
-  }
-  return value;
+  const typed = `${plain(value * times)}${unit}`;
+  return new CoreError(
+    'out-of-range',
+    rule.field,
+    value,
+    allowed,
+    `${rule.field} must be ${allowed}. You gave ${typed}.`,
+  );
 }
 
 function plain(value: number): string {

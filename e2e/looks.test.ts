@@ -4,6 +4,13 @@ import { furnish, openDemo } from './house.js';
 
 const PAGES = [
   'desk',
+  'desk?formula=malt-yeast-agar',
+  'desk/check',
+  'desk/materials?open=honey',
+  'desk/vessels',
+  'desk/compare',
+  'desk/formula/hardwood-bran',
+  'desk/sheet/G28',
   'stove',
   'box',
   'shelf',

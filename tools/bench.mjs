@@ -94,6 +94,7 @@ async function browserRows(executablePath) {
     }
     await page.close();
   }
+  const typing = await timeTyping(context, origin);
   const big = await fillLarge(context, origin);
   for (let run = 0; run <= RUNS; run++) {
     const page = await context.newPage();
@@ -109,10 +110,65 @@ async function browserRows(executablePath) {
   await browser.close();
   await stop(server);
   return [
+    {
+      ...row('one step of the balance bar, 30 ingredients: script until the amounts stand there', typing),
+      aim: 'at most 16 ms',
+    },
     row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
     row(`a database of ${big} entries opened and the Shelf drawn, no slow-down`, opened),
   ];
+}
+
+/** Script of one change of the balance bar on a formula of thirty ingredients, without the paint. */
+async function timeTyping(context, origin) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/desk`);
+  await page.getByRole('button', { name: /^Make batch/ }).waitFor();
+  await page.evaluate(async () => {
+    const db = await new Promise((done) => {
+      indexedDB.open('nailwort-demo').onsuccess = (e) => done(e.target.result);
+    });
+    const all = (name) =>
+      new Promise(
+        (done) => (db.transaction(name).objectStore(name).getAll().onsuccess = (e) => done(e.target.result)),
+      );
+    const formula = (await all('formulas')).find((f) => f.id === 'hardwood-bran');
+    const parts = (await all('materials')).slice(0, 30).map((m) => ({ materialId: m.id, share: 1 }));
+    const store = db.transaction('formulas', 'readwrite').objectStore('formulas');
+    store.put({ ...formula, id: 'thirty', name: 'Thirty', parts });
+    await new Promise((done) => (store.transaction.oncomplete = done));
+    db.close();
+  });
+  await page.goto(`${origin}/demo/desk?formula=thirty`);
+  await page.waitForFunction(() => document.querySelectorAll('td.mass').length === 31);
+  const times = await page.evaluate(async (runs) => {
+    const box = document.querySelector('nw-balance-bar input');
+    const shown = () => document.querySelector('td.mass').textContent;
+    const measured = [];
+    for (let run = 0; run <= runs * 5; run++) {
+      const before = shown();
+      box.value = String(580 + (run % 2) * 40 + (run % 5) * 5);
+      const start = performance.now();
+      box.dispatchEvent(new Event('input', { bubbles: true }));
+      // Change detection runs as the next microtasks and at most one frame callback later.
+      while (shown() === before) {
+        await new Promise((done) => queueMicrotask(done));
+        if (shown() === before) {
+          await new Promise((done) => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = done;
+            channel.port2.postMessage(0);
+          });
+        }
+      }
+      measured.push(performance.now() - start);
+      await new Promise((done) => requestAnimationFrame(done));
+    }
+    return measured.slice(1);
+  }, RUNS);
+  await page.close();
+  return times;
 }
 
 /** Runs in the page: now, and when something was first painted. */

@@ -1,7 +1,18 @@
 // Writes app/shell/icons.generated.ts from the few symbols that are used. Run by hand after changing the list.
 import { readFileSync, writeFileSync } from 'node:fs';
 
-const NAMES = ['search', 'schedule', 'speed', 'skillet', 'water_drop', 'photo_camera', 'menu_book', 'payments', 'print', 'check'];
+const NAMES = [
+  'search',
+  'schedule',
+  'speed',
+  'skillet',
+  'water_drop',
+  'photo_camera',
+  'menu_book',
+  'payments',
+  'print',
+  'check',
+];
 const map = Object.fromEntries(
   NAMES.map((name) => [
     name,

@@ -16,6 +16,18 @@ const VIEWS = [
         .first()
         .click(),
   },
+  { name: 'desk-agar', path: '/demo/desk?formula=malt-agar' },
+  {
+    name: 'check-recipe',
+    path: '/demo/desk/check',
+    act: (page) =>
+      page
+        .getByLabel(/Paste or type it/)
+        .fill('5 cups hardwood pellets\n1 1/4 cup wheat bran\n6 cups water\n12 gypsum'),
+  },
+  { name: 'materials', path: '/demo/desk/materials?open=hardwood-pellets' },
+  { name: 'compare', path: '/demo/desk/compare?a=hardwood-bran&b=coir-vermiculite' },
+  { name: 'sheet', path: '/demo/desk/sheet/G28' },
   { name: 'stove', path: '/demo/stove' },
   { name: 'box', path: '/demo/box', before: coolTheLoad },
   { name: 'shelf', path: '/demo/shelf' },

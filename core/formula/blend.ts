@@ -32,56 +32,55 @@ export interface Blend {
 
 /** Adds up a blend. Independent of the order of parts; all ratios are independent of scale. */
 export function blendOf(parts: readonly BlendPart[]): Blend {
-  const sums = {
-    grams: 0,
-    waterG: 0,
-    solidsG: 0,
-    sugarG: 0,
-    carbonG: 0,
-    nitrogenG: 0,
-    liquidMl: 0,
-    dryMatterG: 0,
-  };
-  const dryOf = new Map<MaterialFamily, number>();
+  let [grams, waterG, dryMatterG, solidsG, sugarG] = [0, 0, 0, 0, 0];
+  let [carbonG, nitrogenG, liquidMl] = [0, 0, 0];
   let isKnown = true;
-  for (const part of parts) {
-    const { material } = part;
+  const families: Partial<Record<MaterialFamily, number>> = {};
+  for (const { material, massG, strained } of parts) {
     if (material === undefined) {
-      sums.grams += part.massG;
-      sums.waterG += part.massG;
-      sums.liquidMl += part.massG;
+      grams += massG;
+      waterG += massG;
+      liquidMl += massG;
       continue;
     }
-    const solids = (material.solids?.value ?? 0) * part.massG;
-    const moisture = moistureOf(material).value;
-    const dryG = part.strained ? solids : part.massG * (1 - moisture);
-    const wetG = part.strained ? solids : part.massG;
-    sums.grams += wetG;
-    sums.waterG += wetG - dryG;
-    sums.dryMatterG += dryG;
-    sums.solidsG += solids;
-    sums.sugarG += material.family === 'sugar' || material.family === 'malt' ? solids : 0;
-    sums.carbonG += dryG * (material.carbon?.value ?? 0);
-    sums.nitrogenG += dryG * (material.nitrogen?.value ?? 0);
-    sums.liquidMl += isLiquid(material) ? wetG - dryG : 0;
-    isKnown &&= material.carbon !== undefined && material.nitrogen !== undefined;
-    if (material.family !== undefined) {
-      dryOf.set(material.family, (dryOf.get(material.family) ?? 0) + dryG);
+    const { family } = material;
+    const dissolvedG = (material.solids?.value ?? 0) * massG;
+    const wetG = strained === true ? dissolvedG : massG;
+    const dryG = strained === true ? dissolvedG : massG * (1 - moistureOf(material).value);
+    grams += wetG;
+    waterG += wetG - dryG;
+    dryMatterG += dryG;
+    solidsG += dissolvedG;
+    carbonG += dryG * (material.carbon?.value ?? 0);
+    nitrogenG += dryG * (material.nitrogen?.value ?? 0);
+    if (family === 'sugar' || family === 'malt') {
+      sugarG += dissolvedG;
     }
+    if (family === 'sugar' || family === 'malt' || family === 'liquid') {
+      liquidMl += wetG - dryG;
+    }
+    if (family !== undefined) {
+      families[family] = (families[family] ?? 0) + dryG;
+    }
+    isKnown &&= material.carbon !== undefined && material.nitrogen !== undefined;
   }
-  const { dryMatterG } = sums;
-  const share = (dryG: number) => (dryMatterG > 0 ? dryG / dryMatterG : 0);
+  for (const family of Object.keys(families) as MaterialFamily[]) {
+    families[family] = dryMatterG > 0 ? families[family]! / dryMatterG : 0;
+  }
   return {
-    ...sums,
-    ...(sums.grams > 0 && { moisture: sums.waterG / sums.grams }),
-    ...(isKnown && sums.nitrogenG > 0 && { carbonToNitrogen: sums.carbonG / sums.nitrogenG }),
-    ...(isKnown && dryMatterG > 0 && { nitrogenOfDry: sums.nitrogenG / dryMatterG }),
-    families: Object.fromEntries([...dryOf].map(([family, dryG]) => [family, share(dryG)])),
+    grams,
+    waterG,
+    dryMatterG,
+    moisture: grams > 0 ? waterG / grams : undefined,
+    solidsG,
+    sugarG,
+    carbonG,
+    nitrogenG,
+    carbonToNitrogen: isKnown && nitrogenG > 0 ? carbonG / nitrogenG : undefined,
+    nitrogenOfDry: isKnown && dryMatterG > 0 ? nitrogenG / dryMatterG : undefined,
+    families,
+    liquidMl,
   };
-}
-
-function isLiquid(material: Material): boolean {
-  return material.family === 'sugar' || material.family === 'malt' || material.family === 'liquid';
 }
 
 /**

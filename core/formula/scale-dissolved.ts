@@ -33,31 +33,25 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
   const amounts = doseFor(formula, volumeMl, strengthGPerL, stepG);
   const waterG = volumeMl * WATER_G_PER_ML;
   const waterRoundedG = roundToStep(waterG, stepG);
-  const stays = (p: ScaledPart, massG: number) =>
-    p.strained ? massG * (p.material.solids?.value ?? 0) : massG;
-  const dry = (p: ScaledPart, massG: number) =>
-    stays(p, massG) * (p.strained ? 1 : 1 - p.material.moisture.value);
-  const sum = (of: (p: ScaledPart) => number) => amounts.reduce((total, p) => total + of(p), 0);
-  const dryMatterG = sum((p) => dry(p, p.massG));
-  const wetG = waterG + sum((p) => stays(p, p.massG));
-  const roundedWetG = waterRoundedG + sum((p) => stays(p, p.roundedG));
-  const vesselWetG = (wetG * eachMl) / volumeMl;
-  const percentOf = (of: (m: Material) => number) => (sum((p) => p.massG * of(p.material)) / volumeMl) * 100;
+  const planned = sumUp(amounts, 'massG');
+  const rounded = sumUp(amounts, 'roundedG');
+  const wetG = waterG + planned.staysG;
+  const roundedWetG = waterRoundedG + rounded.staysG;
   return {
     parts: amounts,
     waterG,
     waterRoundedG,
-    dryMatterG,
+    dryMatterG: planned.dryG,
     wetG,
     fill: eachMl / vessel.capacityMl,
-    moisture: 1 - dryMatterG / wetG,
+    moisture: 1 - planned.dryG / wetG,
     spare,
     vessel,
     count,
     vesselFillMl: eachMl,
-    vesselWetG,
+    vesselWetG: (wetG * eachMl) / volumeMl,
     vesselDryG: (amounts[0]!.massG * eachMl) / volumeMl,
-    predictedMoisture: roundedWetG > 0 ? 1 - sum((p) => dry(p, p.roundedG)) / roundedWetG : 1,
+    predictedMoisture: roundedWetG > 0 ? 1 - rounded.dryG / roundedWetG : 1,
     warnings: [
       ...strengthWarnings(formula, strengthGPerL),
       ...(isTooCoarse(amounts) ? (['scale-too-coarse'] as const) : []),
@@ -66,13 +60,27 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
       eachMl,
       volumeMl,
       strengthGPerL,
-      solidsPercent: percentOf((m) => m.solids?.value ?? 0),
-      sugarPercent: percentOf((m) => (isSugar(m) ? (m.solids?.value ?? 0) : 0)),
+      solidsPercent: (planned.solidsG / volumeMl) * 100,
+      sugarPercent: (planned.sugarG / volumeMl) * 100,
       ...(vessel.kind === 'dish' &&
         vessel.diameterMm !== undefined && { depthMm: pourDepthMm(eachMl, vessel.diameterMm) }),
       ...(vessel.kind === 'dish' && target.bottle && { cookedIn: splitIntoBottles(volumeMl, target.bottle) }),
     },
   };
+}
+
+/** What stays in the liquid of all parts: mass, dry matter, dissolved solids, and sugar among them, g. */
+function sumUp(parts: readonly ScaledPart[], of: 'massG' | 'roundedG') {
+  const sums = { staysG: 0, dryG: 0, solidsG: 0, sugarG: 0 };
+  for (const part of parts) {
+    const { material } = part;
+    const solidsG = part[of] * (material.solids?.value ?? 0);
+    sums.staysG += part.strained ? solidsG : part[of];
+    sums.dryG += part.strained ? solidsG : part[of] * (1 - material.moisture.value);
+    sums.solidsG += solidsG;
+    sums.sugarG += isSugar(material) ? solidsG : 0;
+  }
+  return sums;
 }
 
 /**
@@ -91,7 +99,12 @@ export function doseFor(
       part.material.id === formula.strengthOf ? strengthGPerL / solidsPerGram(part.material) : part.share;
     return scalePart(part, (perLiter * volumeMl) / 1000, stepG);
   });
-  return withPercents(parts, () => 1, volumeMl);
+  return withPercents(parts, parts.map(one), volumeMl);
+}
+
+/** w/v counts every gram as bought. */
+function one(): number {
+  return 1;
 }
 
 /** A sweet is measured by its dissolved solids, a gel as it is weighed. */

@@ -37,7 +37,7 @@ export function scaleSolid(formula: SolidFormula, target: ScaleTarget): ScaledFo
     formula.parts.map((part) =>
       scalePart(part, part.share * perShare * massPerShare(formula, part.material), stepG),
     ),
-    (p) => (formula.basis === 'dry' ? 1 - p.material.moisture.value : 1),
+    formula.parts.map((p) => (formula.basis === 'dry' ? 1 - p.material.moisture.value : 1)),
   );
   const waterG = wetG - parts.reduce((sum, p) => sum + p.massG, 0);
   const waterRoundedG = roundToStep(Math.max(0, waterG), stepG);

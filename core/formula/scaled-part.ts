@@ -23,19 +23,28 @@ export function scalePart(part: Part, massG: number, stepG: number): ScaledPart 
   };
 }
 
-/** Percentages of the basis, wanted and after rounding. @param per what one gram of a part counts for */
+/**
+ * Percentages of the basis, wanted and after rounding.
+ *
+ * @param perGram what one gram of each part counts for, in the order of the parts
+ * @param whole what they are a percentage of; their own sum when left out
+ */
 export function withPercents(
   parts: readonly ScaledPart[],
-  per: (part: ScaledPart) => number,
+  perGram: readonly number[],
   whole?: number,
 ): readonly ScaledPart[] {
-  const sum = (of: (part: ScaledPart) => number) => whole ?? parts.reduce((s, p) => s + of(p) * per(p), 0);
-  const [wanted, rounded] = [sum((p) => p.massG), sum((p) => p.roundedG)];
-  const percent = (mass: number, of: number) => (of > 0 ? (mass / of) * 100 : 0);
-  return parts.map((p) => ({
-    ...p,
-    wantedPercent: percent(p.massG * per(p), wanted),
-    roundedPercent: percent(p.roundedG * per(p), rounded),
+  let [wanted, rounded] = [whole ?? 0, whole ?? 0];
+  if (whole === undefined) {
+    for (const [i, part] of parts.entries()) {
+      wanted += part.massG * perGram[i]!;
+      rounded += part.roundedG * perGram[i]!;
+    }
+  }
+  return parts.map((part, i) => ({
+    ...part,
+    wantedPercent: wanted > 0 ? ((part.massG * perGram[i]!) / wanted) * 100 : 0,
+    roundedPercent: rounded > 0 ? ((part.roundedG * perGram[i]!) / rounded) * 100 : 0,
   }));
 }
 

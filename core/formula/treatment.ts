@@ -1,6 +1,6 @@
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
-import { blendOf, type BlendPart } from './blend.js';
+import { blendOf, type Blend, type BlendPart } from './blend.js';
 
 export interface TreatmentAdvice {
   readonly treatment: Treatment;
@@ -13,7 +13,11 @@ const SUPPLEMENT_LIMIT = 0.02;
 const NITROGEN_LIMIT = 0.007;
 
 /** Sterilize or pasteurize: by what else could live on it. */
-export function adviseTreatment(stage: Stage, parts: readonly BlendPart[]): TreatmentAdvice {
+export function adviseTreatment(
+  stage: Stage,
+  parts: readonly BlendPart[],
+  blend: Blend = blendOf(parts),
+): TreatmentAdvice {
   if (stage !== 'bulk') {
     const words = { agar: 'agar', liquid: 'broth', grain: 'grain' }[stage];
     return {
@@ -21,7 +25,6 @@ export function adviseTreatment(stage: Stage, parts: readonly BlendPart[]): Trea
       reason: `Everything lives on ${words}: only a full cook under pressure leaves it clean.`,
     };
   }
-  const blend = blendOf(parts);
   const fed = (['supplement', 'grain', 'sugar', 'malt', 'nutrient', 'vegetable'] as const).reduce(
     (sum, family) => sum + (blend.families[family] ?? 0),
     0,

@@ -64,10 +64,6 @@ const MEASURES = [
     .swatch.other {
       background: var(--grain);
     }
-    .charts h3 {
-      font: 400 15px/1.3 var(--text-face);
-      color: var(--soft);
-    }
   `,
 })
 export class Compare {

@@ -7,21 +7,20 @@ import { CoreError, parseNumber, requireWithin } from '../../../core/index';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); send(box.value)">
-      <label>
-        {{ name() }}
-        <span class="row">
-          <input
-            #box
-            class="field"
-            inputmode="decimal"
-            autocomplete="off"
-            maxlength="24"
-            (input)="typed.emit(box.value)"
-          />
-          <span>{{ unit() }}</span>
-          <button type="submit" class="deed">{{ deed() }}</button>
-        </span>
-      </label>
+      <label [for]="id">{{ name() }}</label>
+      <span class="row">
+        <input
+          #box
+          class="field"
+          [id]="id"
+          inputmode="decimal"
+          autocomplete="off"
+          maxlength="24"
+          (input)="typed.emit(box.value)"
+        />
+        <span>{{ unit() }}</span>
+        <button type="submit" class="deed">{{ deed() }}</button>
+      </span>
       @if (problem(); as words) {
         <p class="error" role="alert">{{ words }}</p>
       } @else {
@@ -30,9 +29,11 @@ import { CoreError, parseNumber, requireWithin } from '../../../core/index';
     </form>
   `,
   styles: `
-    label {
+    form {
       display: grid;
       gap: 6px;
+    }
+    label {
       font-size: 20px;
       font-weight: 600;
     }
@@ -54,6 +55,8 @@ import { CoreError, parseNumber, requireWithin } from '../../../core/index';
   `,
 })
 export class AskNumber {
+  private static made = 0;
+
   readonly name = input.required<string>();
   readonly unit = input('');
   readonly deed = input.required<string>();
@@ -63,6 +66,7 @@ export class AskNumber {
   readonly typed = output<string>();
   readonly given = output<number>();
 
+  protected readonly id = `nw-ask-${AskNumber.made++}`;
   protected readonly problem = signal('');
 
   protected send(text: string): void {

@@ -73,30 +73,29 @@ export function auditFormula(
   input: string | readonly string[] | readonly AuditPart[],
   options: AuditOptions = {},
 ): Audit {
-  const isText = typeof input === 'string' || typeof input[0] === 'string';
-  const lines = isText
-    ? readLines(input as string | readonly string[], options)
-    : partLines(input as readonly AuditPart[]);
-  const parts = lines.flatMap((line): BlendPart[] =>
-    line.massG === undefined || line.match === undefined || line.match.kind === 'unknown'
-      ? []
-      : [partOf(line, line.massG, isText ? undefined : (input as readonly AuditPart[])[lines.indexOf(line)])],
-  );
-  return judge(lines, parts, options);
+  if (typeof input === 'string' || typeof input[0] === 'string') {
+    const lines = readLines(input as string | readonly string[], options);
+    return judge(lines, lines.flatMap(partOf), options);
+  }
+  const given = input as readonly AuditPart[];
+  return judge(partLines(given), given, options);
 }
 
-function partOf(line: AuditLine, massG: number, given: AuditPart | undefined): BlendPart {
-  const material = line.match?.kind === 'material' ? line.match.material : undefined;
-  // Potato is boiled and strained out, as every recipe for agar and broth has it.
-  const strained = given === undefined ? material?.id === 'potato' : (given.strained ?? false);
-  return { ...(material && { material }), massG, ...(strained && { strained }) };
+/** What a line puts in. Potato is boiled and strained out, as every recipe for agar and broth has it. */
+function partOf({ massG, match }: AuditLine): BlendPart[] {
+  if (massG === undefined || match === undefined || match.kind === 'unknown') {
+    return [];
+  }
+  return match.kind === 'water'
+    ? [{ massG }]
+    : [{ material: match.material, massG, strained: match.material.id === 'potato' }];
 }
 
 function judge(lines: readonly AuditLine[], parts: readonly BlendPart[], options: AuditOptions): Audit {
   const blend = blendOf(parts);
   const stage = stageOf(blend);
   const finishedMl = finishedVolume(stage, blend);
-  const treatment = adviseTreatment(stage, parts);
+  const treatment = adviseTreatment(stage, parts, blend);
   const { vessel } = options;
   const count =
     options.count === undefined
