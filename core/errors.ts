@@ -47,7 +47,8 @@ export interface RangeRule {
  * @throws CoreError `not-a-number` or `out-of-range`; NaN is refused because the condition is stated positively
  */
 export function requireWithin(value: number, rule: RangeRule): number {
-  if (value >= rule.min && value <= rule.max && (rule.whole !== true || Number.isInteger(value))) {
+  const isIn = typeof value === 'number' && value >= rule.min && value <= rule.max;
+  if (isIn && (rule.whole !== true || Number.isInteger(value))) {
     return value;
   }
   // Words are made only for a refusal: this stands in every inner loop.

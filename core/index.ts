@@ -24,7 +24,7 @@ export { formulaFromAudit } from './formula/audit/formula-from-audit.js';
 export { MaterialMatcher, phraseOf, type Match } from './formula/audit/match-material.js';
 export { readLine, type Amount, type ReadLine } from './formula/audit/read-line.js';
 export { blendOf, fieldCapacityOf, type Blend, type BlendPart } from './formula/blend.js';
-export { pourOut, splitIntoBottles, type Pour } from './formula/bottles.js';
+export { pourOut, splitIntoBottles, vesselsFrom, type Pour } from './formula/bottles.js';
 export { correctMix, type Correction } from './formula/correct.js';
 export { boughtAs, costOf, type BatchCost } from './formula/cost.js';
 export { findingsFor, LIMITS, type Finding, type FindingCode } from './formula/findings.js';

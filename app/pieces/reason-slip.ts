@@ -29,6 +29,9 @@ import type { Reason } from '../../core/index';
       @if (reason().likely; as likely) {
         <p class="strong">{{ likely }}</p>
       }
+      @if (reason().instead; as instead) {
+        <p>{{ instead }}</p>
+      }
       <p class="soft">{{ reason().source }}</p>
       @if (reason().narrow; as narrow) {
         <p>

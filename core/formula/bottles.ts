@@ -14,6 +14,16 @@ export function splitIntoBottles(volumeMl: number, vessel: VesselType): NonNulla
   return { vessel, count, eachMl: volumeMl / count };
 }
 
+/**
+ * The other way for grain and bulk: an amount of one ingredient that is there → how many vessels it really fills.
+ *
+ * @param neededG what all `wanted` vessels take of it, with what is to spare
+ */
+export function vesselsFrom(haveG: number, neededG: number, wanted: number): number {
+  requireWithin(haveG, { field: 'Amount that is there', min: 0, max: 1e7, unit: ' g' });
+  return neededG > 0 ? Math.min(wanted, Math.floor((haveG / neededG) * wanted + 1e-9)) : wanted;
+}
+
 export interface Pour {
   /** Vessels that it really fills. */
   readonly filled: number;

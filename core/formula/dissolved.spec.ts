@@ -14,6 +14,7 @@ import {
   shippedMaterials,
   shippedVesselTypes,
   splitIntoBottles,
+  vesselsFrom,
   type DissolvedFormula,
 } from '../index.js';
 
@@ -182,6 +183,14 @@ describe('bottles and dishes', () => {
       CoreError,
       /Volume/,
     );
+  });
+
+  it('tell how many jars the grain that is there fills', () => {
+    expect(vesselsFrom(990, 1980, 8)).toBe(4);
+    expect(vesselsFrom(989, 1980, 8)).toBe(3);
+    expect(vesselsFrom(9000, 1980, 8)).toBe(8);
+    expect(vesselsFrom(0, 1980, 8)).toBe(0);
+    expect(() => vesselsFrom(NaN, 1980, 8)).toThrowError(CoreError, /Amount that is there/);
   });
 
   it('turn depth into volume and back', () => {

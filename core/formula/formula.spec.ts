@@ -67,6 +67,23 @@ describe('scaling a formula', () => {
     );
   });
 
+  it('meets the moisture within what rounding can do, and conserves mass within half a step a part', () => {
+    fc.assert(
+      fc.property(anyTarget, fc.constantFrom(0.01, 0.1, 1, 5), ({ formula, ...target }, scaleStepG) => {
+        const scaled = scaleFormula(formula, { ...target, scaleStepG });
+        fc.pre(scaled.waterG >= 0 && scaled.wetG > 400);
+        const weighed = scaled.parts.reduce((s, p) => s + p.roundedG, 0) + scaled.waterRoundedG;
+        const slackG = ((scaled.parts.length + 1) * scaleStepG) / 2 + 1e-3;
+        expect(Math.abs(weighed - scaled.wetG)).toBeLessThanOrEqual(slackG);
+        expect(Math.abs(scaled.predictedMoisture - scaled.moisture)).toBeLessThanOrEqual(
+          (2 * slackG) / scaled.wetG,
+        );
+        const percents = scaled.parts.reduce((s, p) => s + p.wantedPercent, 0);
+        expect(percents).toBeCloseTo(100, 6);
+      }),
+    );
+  });
+
   it('is linear in the number of vessels', () => {
     fc.assert(
       fc.property(anyTarget, ({ formula, ...target }) => {

@@ -46,7 +46,7 @@ export function nextTime(
   if (last === undefined) {
     return undefined;
   }
-  return fromSqueeze(last, now.targetMoisture) ?? fromWeighings(before, last, now);
+  return fromSqueeze(last, now.targetMoisture) ?? fromWeighings(before, last, now) ?? fromTissue(last, now);
 }
 
 function fromSqueeze(last: PastBatch, target: number): NextTime | undefined {
@@ -101,6 +101,32 @@ function fromWeighings(
         because: `The last two weighed ${percent(before.weighedMoisture)} and ${percent(last.weighedMoisture)}.`,
       };
 }
+
+/** A wet spot on the tissue, or a dry core, when nothing was weighed: two minutes less or more in hot water. */
+function fromTissue(
+  last: PastBatch,
+  now: { readonly method: HydrationMethod; readonly roomC: number },
+): NextTime | undefined {
+  const stage = uptakeStages(now.method, now.roomC).at(-1);
+  if (
+    last.tissue === undefined ||
+    last.tissue === 'right' ||
+    last.weighedMoisture !== undefined ||
+    stage === undefined
+  ) {
+    return undefined;
+  }
+  const step = stage.words === 'simmer' ? 'simmer' : stage.words === 'soak' ? 'soak' : 'hotRest';
+  const change = step === 'soak' ? TISSUE_SOAK_MIN : TISSUE_HOT_MIN;
+  const to = Math.max(LEAST_MINUTES, stage.minutes + (last.tissue === 'wet' ? -change : change));
+  const because =
+    last.tissue === 'wet' ? 'The last one left a wet spot on the tissue.' : 'The last one kept a dry core.';
+  return { kind: 'minutes', step, from: stage.minutes, to, because };
+}
+
+/** What one tissue test is worth. Common practice, no source. */
+const TISSUE_HOT_MIN = 2;
+const TISSUE_SOAK_MIN = 120;
 
 function percent(fraction: number): string {
   return `${Number((fraction * 100).toFixed(1))} %`;

@@ -1,7 +1,8 @@
 import { formatNumber } from '../quantity/format.js';
 import type { DissolvedFormula, ResolvedFormula, SolidFormula } from '../record/definitions.js';
+import { liquidMaltFor } from './malt-substitute.js';
 import { solidsPerGram } from './scale-dissolved.js';
-import type { ScaledFormula } from './scaled-formula.js';
+import type { ScaledFormula, ScaledPart } from './scaled-formula.js';
 
 /** One step on the way to a number: what, and its result in words. */
 export interface ReasonStep {
@@ -16,6 +17,8 @@ export interface Reason {
   readonly likely?: string;
   readonly source: string;
   readonly narrow?: string;
+  /** What may be taken in its place. */
+  readonly instead?: string;
 }
 
 const grams = (value: number) => `${formatNumber(value)} g`;
@@ -57,6 +60,7 @@ function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, in
       likely: `Likely ${formatNumber(solidsG / high, 1)} to ${fine(solidsG / low)}.`,
       source: `Strength: ${formula.strength.source}. Solids: ${material.solids?.source ?? material.moisture.source}. w/v is grams of solids in 100 ml of water.`,
       narrow: 'Read the label for its solids',
+      ...maltInstead(part),
     };
   }
   return {
@@ -80,6 +84,18 @@ function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, in
     ...(material.family === 'gel' && {
       narrow: 'Every lot of agar sets a little differently: pour one plate',
     }),
+    ...maltInstead(part),
+  };
+}
+
+/** Liquid malt in place of dried, the two ways that people reckon it. */
+function maltInstead(part: ScaledPart): Pick<Reason, 'instead'> {
+  if (part.material.id !== 'malt-dry') {
+    return {};
+  }
+  const { bySolidsG, bySchoolG } = liquidMaltFor(part.massG);
+  return {
+    instead: `Or ${fine(bySolidsG)} of liquid malt, by its solids; one school takes half as much again, ${fine(bySchoolG)}.`,
   };
 }
 

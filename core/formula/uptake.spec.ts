@@ -169,6 +169,18 @@ describe('next time', () => {
     expect(nextTime([], now)).toBeUndefined();
   });
 
+  it('takes a wet spot or a dry core where nothing was weighed', () => {
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'wet' }], now)).toEqual(
+      jasmine.objectContaining({ step: 'simmer', to: 10 }),
+    );
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'dry' }], now)?.to).toBe(14);
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'dry' }], { ...now, method: 'cold-soak' })?.to).toBe(
+      16 * 60 + 120,
+    );
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'right' }], now)).toBeUndefined();
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'wet', weighedMoisture: 0.5 }], now)).toBeUndefined();
+  });
+
   it('learns from a squeeze: what was right is taken, what was wet or dry moves the target', () => {
     const mix = { ...now, method: 'mix', targetMoisture: 0.62 } as const;
     const past = (squeeze: 'dry' | 'right' | 'wet', mixedMoisture: number) => [

@@ -17,7 +17,7 @@ describe('definitions of an older house', () => {
       { ...wheat!, id: 'own-grain', name: 'Own grain' },
     ],
     formulas: [
-      { ...now.formulas[0]!, name: 'old name' },
+      { ...now.formulas[0]!, name: 'old name', source: undefined },
       { ...now.formulas[0]!, id: 'own-formula' },
     ],
     vesselTypes: [],
@@ -39,6 +39,11 @@ describe('definitions of an older house', () => {
   it('take the new form of shipped formulas, beside their own', () => {
     expect(better.formulas.find((f) => f.id === now.formulas[0]!.id)!.name).toBe(now.formulas[0]!.name);
     expect(better.formulas.some((f) => f.id === 'own-formula')).toBeTrue();
+  });
+
+  it('change no more when it is done twice', () => {
+    const later = shippedDefinitions('2027-01-01T00:00:00.000Z');
+    expect(improveDefinitions(better, later)).toEqual(better);
   });
 
   it('learn the places of new vessels without losing their own count', () => {

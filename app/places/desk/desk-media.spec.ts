@@ -28,7 +28,10 @@ describe('the Desk, for every medium', () => {
   it('pours agar by the dish, cooked in bottles that are half full at most', async () => {
     await open(/^Agar/, 'Malt 2 %');
     expect(weighed()).toEqual(['9g', '9g', '440g']);
-    expect(desk.text()).toMatch(/3\.4 mm deep ?440 ?ml in all ?2 × 220 ml, 500 ml bottle/);
+    expect(desk.text()).toMatch(/440 ?ml in all ?2 × 220 ml, 500 ml bottle/);
+    expect(desk.host.querySelector<HTMLInputElement>(blank('Depth'))!.value).toBe('3.4');
+    await desk.type(blank('Depth'), '5');
+    expect(desk.host.querySelector<HTMLInputElement>(blank('In each'))!.value).toBe('29');
     await desk.type(blank('In each'), '26');
     expect(desk.text()).toContain('3 × 191 ml, 500 ml bottle');
     await desk.type(blank('Volume that is there'), '400');
@@ -125,6 +128,21 @@ describe('the Desk, for every medium', () => {
     await open(/^Agar/, 'Malt and yeast');
     expect(desk.text()).toContain('Your scale is too coarse');
     expect(desk.text()).toContain('0.10 %, rounded 0.00 w/v');
+  });
+
+  it('answers the other way for grain, and lists what to buy', async () => {
+    await desk.type(blank('Amount that is there'), '1000');
+    expect(desk.text()).toContain('it fills 4 of 8.');
+    await desk.press('Shopping list');
+    expect(desk.text()).toMatch(/Wheat, whole: 1 980 g, never counted ?1 980 g/);
+  });
+
+  it('offers liquid malt in place of dried, both ways', async () => {
+    await open(/^Agar/, 'Malt 2 %');
+    await desk.press(/grams, why/);
+    expect(desk.text()).toContain(
+      'Or 10.7 g of liquid malt, by its solids; one school takes half as much again, 13.2 g.',
+    );
   });
 
   it('opens the formula that the address names', async () => {

@@ -29,12 +29,12 @@ import {
   type Treatment,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { reasonForCost, reasonForHold, reasonForTreatment } from './desk-reasons';
+import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
 /** Which number the slip explains. */
 export type Asked =
   | { readonly kind: 'part'; readonly index: number }
-  | { readonly kind: 'water' | 'moisture' | 'hold' | 'treatment' | 'cost' | 'uptake' };
+  | { readonly kind: 'water' | 'moisture' | 'hold' | 'treatment' | 'cost' | 'shopping' | 'uptake' };
 
 interface Answer {
   readonly formula: ResolvedFormula;
@@ -258,6 +258,8 @@ export class DeskPlan {
       }
       case 'cost':
         return shown.cost && reasonForCost(shown.cost, shown.scaled, this.store.household()?.currency ?? '');
+      case 'shopping':
+        return reasonForShopping(this.toBuy());
       case 'uptake':
         return undefined;
     }

@@ -4,9 +4,10 @@ import {
   type CookPlan,
   type Reason,
   type ScaledFormula,
+  type ToBuy,
   type TreatmentAdvice,
 } from '../../../core/index';
-import { moneyWords } from '../../data/words';
+import { amountWords, moneyWords } from '../../data/words';
 
 export function reasonForHold(cook: CookPlan): Reason {
   const slower = 10 ** ((cook.seaChamberC - cook.chamberC) / 10);
@@ -68,5 +69,19 @@ export function reasonForCost(cost: BatchCost, scaled: ScaledFormula, currency: 
         ? 'Your prices.'
         : `Your prices; none is given for ${cost.unpriced.join(', ')}.`,
     ...(cost.unpriced.length > 0 && { narrow: 'Give the prices under Materials' }),
+  };
+}
+
+/** What the batch needs, what is there, and what is missing. */
+export function reasonForShopping(list: readonly ToBuy[]): Reason {
+  const missing = list.filter((b) => b.missingG > 0);
+  return {
+    title: missing.length === 0 ? 'Nothing to buy' : 'To buy',
+    steps: list.map((b) => ({
+      text: `${b.name}: ${amountWords(b.needG)}${b.haveG === undefined ? ', never counted' : `, ${amountWords(b.haveG)} there`}`,
+      result: b.missingG > 0 ? amountWords(b.missingG) : 'enough',
+    })),
+    source: 'Counted stock, less what batches took since. What was never counted is listed whole.',
+    ...(list.some((b) => b.haveG === undefined) && { narrow: 'Count the shelf under Materials' }),
   };
 }

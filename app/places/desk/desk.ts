@@ -10,9 +10,12 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { addDays, format, startOfDay } from 'date-fns';
+import { map } from 'rxjs';
 import {
   HydrationMethod,
   SCHOOLS,
@@ -25,7 +28,9 @@ import {
   isRunFull,
   isSugar,
   pourOut,
+  pourVolumeMl,
   schoolOf,
+  vesselsFrom,
   type BatchView,
   type HydrationStep,
   type ScaleWarning,
@@ -66,10 +71,12 @@ const STAGES: readonly { stage: Stage; name: string }[] = [
   { stage: 'grain', name: 'Grain spawn' },
   { stage: 'bulk', name: 'Bulk' },
 ];
+const MOST_DEPTH_MM = 100;
 const GRAIN_AND_GYPSUM = 2;
 /** Rounding that moves a part by less than this share is not worth a word. */
 const WORTH_SAYING = 0.02;
 const MOST_POURED_ML = 500_000;
+const MOST_THERE_G = 1e7;
 /** Soak in two to three volumes of water. Common practice, no source. */
 const SOAK_VOLUMES = 2.4;
 const NO_FIGURE = { value: 1, low: 0, high: 1, source: '' };
@@ -127,6 +134,12 @@ export class Desk {
   private opener: HTMLElement | undefined;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
+  protected readonly isNarrow = toSignal(
+    inject(BreakpointObserver)
+      .observe('(max-width: 820px)')
+      .pipe(map((state) => state.matches)),
+    { initialValue: false },
+  );
   protected readonly made = signal<string | undefined>(undefined);
   protected readonly busy = signal(false);
   private readonly opened = signal<Stage | undefined>(undefined);
@@ -254,6 +267,12 @@ export class Desk {
     const { eachMl = 1 } = scaled?.dissolved ?? {};
     const volumeMl = Math.min(MOST_POURED_ML, Math.max(0, this.thereMl()));
     return pourOut({ volumeMl, eachMl, wanted: scaled?.count ?? 1, spare: scaled?.spare ?? 0 });
+  });
+  protected readonly fills = computed(() => {
+    const scaled = this.plan.shown()?.scaled;
+    const neededG = scaled?.parts[0]?.massG ?? 0;
+    const haveG = Math.min(MOST_THERE_G, Math.max(0, this.there() ?? Math.ceil(neededG)));
+    return vesselsFrom(haveG, neededG, scaled?.count ?? 0);
   });
   protected readonly water = computed(() => {
     const shown = this.plan.shown();
@@ -405,9 +424,22 @@ export class Desk {
     this.opened.set(stage);
   }
 
+  /** A pour by its depth: the volume follows from the dish. */
+  protected setDepth(depthMm: number): void {
+    const { diameterMm } = this.plan.vessel() ?? {};
+    if (diameterMm !== undefined && depthMm > 0 && depthMm <= MOST_DEPTH_MM) {
+      this.plan.setEachMl(pourVolumeMl(depthMm, diameterMm));
+    }
+  }
+
   protected setMethod(method: string): void {
     this.plan.setMethod(HydrationMethod.parse(method));
   }
+
+  /** On a phone the slip of an ingredient opens below its row instead. */
+  protected readonly slipAside = computed(() =>
+    this.isNarrow() && this.plan.asked()?.kind === 'part' ? undefined : this.plan.reason(),
+  );
 
   protected isAsked(index: number): boolean {
     const asked = this.plan.asked();
