@@ -1,5 +1,7 @@
 import { UNITS } from './units.js';
 
+/** Nobody counts so many cups. */
+const MANY_CUPS = 32;
 const THIN_SPACE = '\u2009';
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'] as const;
 const QUARTERS = ['', '¼', '½', '¾'] as const;
@@ -23,10 +25,14 @@ export function decimalsOf(stepG: number): number {
 }
 
 /**
- * A volume in the measures of a kitchen drawer: cups by eighths from a quarter cup up,
+ * A volume in the measures of a kitchen drawer: quarts by halves from 32 cups, cups by eighths from a quarter up,
  * below that tablespoons and teaspoons by quarters. US measures.
  */
 export function kitchenMeasure(volumeMl: number): string {
+  if (volumeMl >= MANY_CUPS * UNITS.cup.size) {
+    const quartHalves = Math.round((volumeMl / UNITS.quart.size) * 2);
+    return `${Math.floor(quartHalves / 2)}${quartHalves % 2 ? '½' : ''} quarts`;
+  }
   const cupEighths = Math.round((volumeMl / UNITS.cup.size) * 8);
   if (cupEighths >= 2) {
     const cups = Math.floor(cupEighths / 8);

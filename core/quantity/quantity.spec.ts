@@ -132,6 +132,7 @@ describe('shown amounts', () => {
   it('read in kitchen measures', () => {
     expect(kitchenMeasure(2567)).toBe('10⅞ cups');
     expect(kitchenMeasure(236.6)).toBe('1 cup');
+    expect(kitchenMeasure(28_410)).toBe('30 quarts');
     expect(kitchenMeasure(59.1)).toBe('¼ cup');
     expect(kitchenMeasure(20)).toBe('1 tbsp + 1 tsp');
     expect(kitchenMeasure(2.5)).toBe('½ tsp');

@@ -44,7 +44,6 @@ interface Answer {
   readonly cooksNeeded: number;
   /** Why there is no cook for these amounts; the amounts stand all the same. */
   readonly cookProblem: string;
-  readonly cost: BatchCost | undefined;
 }
 
 const USUAL_SPARE: Readonly<Record<Stage, number>> = { agar: 0.1, liquid: 0.05, grain: 0.05, bulk: 0.05 };
@@ -80,6 +79,8 @@ export class DeskPlan {
   private readonly chosenTreatment = signal<Treatment | undefined>(undefined);
   private readonly chosenSpare = signal<number | undefined>(undefined);
   readonly stepMinutes = signal<NonNullable<BatchPlan['stepMinutes']>>({});
+  /** What of the first ingredient, or of the volume, is there; undefined for as much as it takes. */
+  readonly there = signal<number | undefined>(undefined);
   readonly asked = signal<Asked | undefined>(undefined);
   /** What was typed and is no number, by field. */
   readonly typed = signal<Readonly<Record<string, string>>>({});
@@ -166,8 +167,7 @@ export class DeskPlan {
           ? { eachMl: this.eachMl(), strengthGPerL: this.strength(), bottle: this.bottle() }
           : { moisture: this.moisture() }),
       });
-      const cooking = this.cookFor(formula, scaled, household);
-      return { formula, scaled, ...cooking, cost: costFor(scaled, household, cooking.cooksNeeded) };
+      return { formula, scaled, ...this.cookFor(formula, scaled, household) };
     } catch (error) {
       return { problem: error instanceof CoreError ? error.message : String(error) };
     }
@@ -231,6 +231,13 @@ export class DeskPlan {
     });
   });
 
+  /** What is only warmed through costs no cook. */
+  readonly cost = computed(() => {
+    const [shown, household] = [this.shown(), this.store.household()];
+    const cooks = this.treatment() === 'pasteurize' ? 0 : (shown?.cooksNeeded ?? 0);
+    return shown && household && costFor(shown.scaled, household, cooks);
+  });
+
   readonly toBuy = computed(() => {
     const [house, shown] = [this.store.house(), this.shown()];
     return house && shown ? shoppingList(house, shown.scaled) : [];
@@ -256,8 +263,10 @@ export class DeskPlan {
         const advice = this.advice();
         return advice && reasonForTreatment(advice, shown.scaled);
       }
-      case 'cost':
-        return shown.cost && reasonForCost(shown.cost, shown.scaled, this.store.household()?.currency ?? '');
+      case 'cost': {
+        const cost = this.cost();
+        return cost && reasonForCost(cost, shown.scaled, this.store.household()?.currency ?? '');
+      }
       case 'shopping':
         return reasonForShopping(this.toBuy());
       case 'uptake':
@@ -312,6 +321,7 @@ export class DeskPlan {
       chosen.set(undefined);
     }
     this.stepMinutes.set({});
+    this.there.set(undefined);
     this.asked.set(undefined);
     this.typed.set({});
   }
@@ -371,6 +381,19 @@ export class DeskPlan {
     } else if (change !== undefined) {
       this.setMoisture(change.to);
     }
+  }
+
+  private opener: HTMLElement | undefined;
+
+  /** Opens the slip of a number; the pressed thing takes the focus back when it closes. */
+  ask(asked: Asked, event: Event): void {
+    this.opener = event.currentTarget instanceof HTMLElement ? event.currentTarget : undefined;
+    this.asked.set(asked);
+  }
+
+  closeReason(): void {
+    this.asked.set(undefined);
+    this.opener?.focus();
   }
 
   note(field: string, problem: string): void {

@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
+import { boughtAs, formatNumber, type HydrationStep } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { amountWords, durationWords, moneyWords, pressureWords } from '../../data/words';
+import { DeskPlan } from './desk-plan';
+
+const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
+  soak: 'soak',
+  simmer: 'simmer',
+  hotRest: 'hot water',
+  mix: 'mix, rest',
+  dissolve: 'dissolve',
+  extract: 'simmer potatoes',
+};
+
+/** What the plan means at the Stove: steps, programme, cooks, cost, stock, and what the record advises. */
+@Component({
+  selector: 'nw-then-at-stove',
+  imports: [MatIcon, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './then-at-stove.html',
+  styleUrl: './then-at-stove.scss',
+})
+export class ThenAtStove {
+  protected readonly plan = inject(DeskPlan);
+  private readonly store = inject(HouseStore);
+
+  protected readonly advised = computed(() => {
+    const change = this.plan.advisedChange();
+    if (change === undefined) {
+      return undefined;
+    }
+    if (change.kind === 'moisture') {
+      const to = `${formatNumber(change.to * 100, 1)} %`;
+      return { because: change.because, words: `Aim at ${to}?`, deed: `Take ${to}` };
+    }
+    const taken = this.plan.stepMinutes()[change.step] === change.to;
+    const step = { simmer: 'Simmer', hotRest: 'Hot water', soak: 'Soak' }[change.step];
+    return taken
+      ? undefined
+      : {
+          because: change.because,
+          words: `${step} ${durationWords(change.to)} instead of ${durationWords(change.from)}?`,
+          deed: `Take ${durationWords(change.to)}`,
+        };
+  });
+  protected readonly hasUptake = computed(
+    () => this.plan.stage() === 'grain' && this.plan.method() !== 'measured-jar',
+  );
+  private readonly hasSupplement = computed(() =>
+    (this.plan.kept()?.parts ?? []).some((p) => p.material.family === 'supplement'),
+  );
+  protected readonly stepsWords = computed(() => {
+    const timed = this.plan.steps().filter((s) => s.minutes !== undefined && s.step !== 'pasteurize');
+    const words = (step: (typeof timed)[number]) =>
+      `${STEP_WORDS[step.step] ?? step.deed.toLowerCase()} ${durationWords(step.minutes!.usual)}`;
+    const first = timed
+      .filter((s) => s.step !== 'drain')
+      .map(words)
+      .join(', ');
+    const drain = timed
+      .filter((s) => s.step === 'drain')
+      .map((s) => `drain, dry ${durationWords(s.minutes!.usual)}`);
+    const test =
+      this.plan.stage() === 'grain' && this.hasUptake()
+        ? ['tissue test']
+        : this.plan.stage() === 'bulk'
+          ? this.hasSupplement()
+            ? ['supplement last, squeeze test']
+            : ['squeeze test']
+          : [];
+    const all = first || (this.plan.steps()[0]?.deed ?? '');
+    return { first: all.charAt(0).toUpperCase() + all.slice(1), rest: [...drain, ...test].join(', ') };
+  });
+  protected readonly eachWord = computed(
+    () =>
+      `a ${{ dish: 'dish', syringe: 'syringe', jar: 'jar', block: 'block' }[boughtAs(this.plan.vessel() ?? ({ kind: 'jar' } as never))]}`,
+  );
+  protected readonly stockWords = computed(() => {
+    const list = this.plan.toBuy();
+    const missing = list.filter((b) => b.haveG !== undefined && b.missingG > 0);
+    if (missing.length > 0) {
+      return `To buy: ${missing.map((b) => `${amountWords(b.missingG)} ${b.name.toLowerCase()}`).join(', ')}`;
+    }
+    const first = list.find((b) => b.haveG !== undefined);
+    return first === undefined
+      ? 'Nothing was counted on the shelf yet'
+      : `leaves ${amountWords(Math.max(0, (first.haveG ?? 0) - first.needG))} of ${first.name.toLowerCase()}`;
+  });
+
+  protected money(value: number): string {
+    return moneyWords(value, this.store.household()?.currency ?? '');
+  }
+
+  protected one(value: number): string {
+    return formatNumber(value, 1);
+  }
+
+  protected pressure(kPa: number): string {
+    return pressureWords(kPa, this.store.household()?.pressureUnit ?? 'psi');
+  }
+}

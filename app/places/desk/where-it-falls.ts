@@ -1,0 +1,85 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { addDays, format, startOfDay } from 'date-fns';
+import { isOn, isRunFull, type BatchView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { runLineOf, type RunLineModel } from '../../data/run-line-model';
+import { Time } from '../../data/time';
+import { shortTime } from '../../data/words';
+import { Plaque } from '../../pieces/plaque';
+import { RunLine } from '../../pieces/run-line';
+import { DeskPlan } from './desk-plan';
+
+const DAY_MS = 86_400_000;
+const SHOWN_BEFORE_DAYS = 9;
+const SHOWN_AFTER_DAYS = 27;
+const MOST_LINES = 7;
+
+/** Everything under way on one scale of days, newest first, and when the cooker is free. */
+@Component({
+  selector: 'nw-where-it-falls',
+  imports: [Plaque, RunLine],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './where-it-falls.html',
+  styleUrl: './where-it-falls.scss',
+})
+export class WhereItFalls {
+  private readonly plan = inject(DeskPlan);
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
+
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly fromMs = computed(() => startOfDay(this.nowMs()).getTime() - SHOWN_BEFORE_DAYS * DAY_MS);
+  protected readonly toMs = computed(() => startOfDay(this.nowMs()).getTime() + SHOWN_AFTER_DAYS * DAY_MS);
+  protected readonly ticks = computed(() =>
+    [-7, 7, 14, 21].map((days) => {
+      const day = addDays(startOfDay(this.nowMs()), days);
+      return {
+        words: format(day, 'd MMM'),
+        at: ((day.getTime() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
+      };
+    }),
+  );
+  protected readonly nowAt = computed(
+    () => ((this.nowMs() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
+  );
+  protected readonly lines = computed<readonly { code: string; words: string; model: RunLineModel }[]>(() => {
+    const house = this.store.house();
+    if (house === undefined) {
+      return [];
+    }
+    const running = house.batches.filter(isUnderWay).reverse().slice(0, MOST_LINES);
+    return running.map((view) => ({
+      code: view.code,
+      words: lineWords(view),
+      model: runLineOf(view, house, this.nowMs()),
+    }));
+  });
+  protected readonly canner = computed(() => {
+    const on = this.store.house()?.cooks.find(isOn);
+    const appliance = this.plan.appliance()?.name ?? 'cooker';
+    if (on === undefined) {
+      return `The ${appliance.toLowerCase()} is free now.`;
+    }
+    const freeMs =
+      (on.state.heatOffMs ?? this.nowMs() + on.cook.holdMinutes * 60_000) + on.cook.openAfterMinutes * 60_000;
+    return `The ${appliance.toLowerCase()} is free from about ${shortTime(freeMs, this.nowMs())}.`;
+  });
+}
+
+function isUnderWay(view: BatchView): boolean {
+  const waiting = (phase: string) =>
+    phase === 'planned' || phase === 'cooking' || phase === 'sterile' || phase === 'opened';
+  return (
+    view.batch.plan !== undefined &&
+    view.vessels.some(
+      (v) =>
+        waiting(v.state.phase) ||
+        (v.state.phase === 'running' && (v.state.place !== 'fridge' || !isRunFull(v))),
+    )
+  );
+}
+
+function lineWords(view: BatchView): string {
+  const standing = view.vessels.filter((v) => v.state.phase !== 'gone').length;
+  return view.species === undefined ? 'not inoculated' : `${view.species.name.toLowerCase()}, ${standing}`;
+}
