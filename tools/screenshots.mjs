@@ -28,6 +28,11 @@ const VIEWS = [
   { name: 'materials', path: '/demo/desk/materials?open=hardwood-pellets' },
   { name: 'compare', path: '/demo/desk/compare?a=hardwood-bran&b=coir-vermiculite' },
   { name: 'sheet', path: '/demo/desk/sheet/G28' },
+  {
+    name: 'stove-mix',
+    path: '/demo/desk?formula=hardwood-bran',
+    act: wetMix,
+  },
   { name: 'stove', path: '/demo/stove' },
   { name: 'box', path: '/demo/box', before: coolTheLoad },
   { name: 'shelf', path: '/demo/shelf' },
@@ -77,6 +82,15 @@ async function coolTheLoad(page, origin) {
   await page.getByRole('button', { name: /^Heat off/ }).click();
   await page.getByRole('button', { name: /^Open/ }).click();
   await page.getByRole('heading', { name: /is cold/ }).waitFor();
+}
+
+/** A block that came out wet, at the squeeze. */
+async function wetMix(page) {
+  await page.getByRole('button', { name: /^Make batch/ }).click();
+  await page.getByRole('link', { name: 'To the Stove' }).click();
+  await page.getByRole('button', { name: /^Mixed/ }).click();
+  await page.getByRole('button', { name: /^It runs/ }).click();
+  await page.getByText('Too wet.').waitFor();
 }
 
 async function beginWork(page) {

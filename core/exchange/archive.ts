@@ -11,7 +11,7 @@ import {
 } from '../record/tables.js';
 
 /** Version of the archive's layout. A reader refuses what is newer than itself. */
-export const ARCHIVE_FORMAT = 1;
+export const ARCHIVE_FORMAT = 2;
 /** Largest archive that is opened, packed and unpacked. Photos are the only large part. */
 export const MOST_ARCHIVE_BYTES = 150_000_000;
 const MOST_UNPACKED_BYTES = 400_000_000;

@@ -19,6 +19,10 @@ import {
   type PhotoId,
   type Records,
   type VesselId,
+  buildHouse,
+  emptyRecords,
+  improveDefinitions,
+  shippedDefinitions,
 } from '../index.js';
 import { DAY_MS, START_MS, furnishedRecords } from '../testing/sample-house.js';
 
@@ -93,6 +97,15 @@ describe('the archive', () => {
     );
   });
 
+  it('still reads what the first version stored, and brings it up to date', () => {
+    const old = JSON.parse(readFileSync('app/data/fixtures/database-v1.json', 'utf8')) as { tables: Records };
+    const { records } = parseArchive(writeArchive({ ...emptyRecords(), ...old.tables }, WRITTEN));
+    expect(records.batches.length).toBe(old.tables.batches.length);
+    const better = improveDefinitions(records, shippedDefinitions(WRITTEN.writtenAt));
+    expect(better.materials.length).toBeGreaterThan(60);
+    expect(buildHouse({ ...records, ...better }).batches.length).toBe(buildHouse(records).batches.length);
+  });
+
   it('is plain text that other programs can read: one JSON line a row', () => {
     const files = unzipSync(writeArchive(hollinRow(NOW, NOW), WRITTEN));
     const lines = strFromU8(files['batches.jsonl']!).trim().split('\n');
@@ -126,7 +139,7 @@ describe('the archive', () => {
       [
         'an archive of a newer format',
         () => manifest({ format: ARCHIVE_FORMAT + 1 }),
-        /format must be at most 1\. This one is 2, from a newer Nailwort/,
+        /format must be at most 2\. This one is 3, from a newer Nailwort/,
       ],
       [
         'an archive that lacks a table',
