@@ -39,7 +39,7 @@ test('each of the four media is planned from an empty database to a printed shee
     await blank(page, 'In each').fill('25');
     await expect(page.getByText('3 × 183 ml, 500 ml bottle')).toBeVisible();
     await printSheet(page, 'A1', [
-      /20 90 mm dishes, 25\.0 ml each/,
+      /20 × 90 mm dishes, 25\.0 ml each/,
       /Agar powder/,
       /Left after boiling, ml/,
       /30 min at 15 psi/,
@@ -49,7 +49,7 @@ test('each of the four media is planned from an empty database to a printed shee
   await test.step('liquid culture: four quarts of honey broth', async () => {
     await go(page, 'Desk');
     await choose(page, /^Liquid culture/, 'Honey 4 %');
-    await printSheet(page, 'L1', [/4 quart jars, 600 ml each/, /Honey/, /erupts/]);
+    await printSheet(page, 'L1', [/4 × quart jars, 600 ml each/, /Honey/, /erupts/]);
   });
 
   await test.step('grain: rye, simmered only', async () => {
@@ -63,7 +63,7 @@ test('each of the four media is planned from an empty database to a printed shee
     await go(page, 'Desk');
     await choose(page, /^Bulk/, 'Straw');
     await page.getByRole('combobox', { name: 'Vessels' }).selectOption({ label: '12 l tubs' });
-    await printSheet(page, 'B1', [/3 12 l tubs/, /Pasteurize/, /Middle at 65 °C, time/]);
+    await printSheet(page, 'B1', [/3 × 12 l tubs/, /Pasteurize/, /Middle at 65 °C, time/]);
   });
 });
 

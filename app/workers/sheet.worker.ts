@@ -3,7 +3,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { BatchSheet } from '../../core/index';
 import { SOFT_INK, drawPdf, type PdfAnswer, type PdfFonts } from './pdf-kit';
 
-const MARGIN_PT = 42;
+const MARGIN_PT = 38;
 const BOX_PT = 11;
 const LINE_PT = 0.6;
 const RIM_PT = 2;
@@ -37,7 +37,7 @@ function definition(sheet: BatchSheet, paper: 'A4' | 'LETTER'): TDocumentDefinit
   return {
     pageSize: paper,
     pageMargins: MARGIN_PT,
-    defaultStyle: { fontSize: 10.5, lineHeight: 1.2 },
+    defaultStyle: { fontSize: 10, lineHeight: 1.15 },
     info: { title: plain(`Nailwort sheet ${sheet.code}`) },
     content: [
       {
@@ -78,19 +78,19 @@ function definition(sheet: BatchSheet, paper: 'A4' | 'LETTER'): TDocumentDefinit
       ...sheet.cautions.map((words): Content => ({
         text: plain(words),
         margin: [0, 0, 0, 3],
-        fontSize: 9.5,
+        fontSize: 9,
       })),
     ],
   };
 }
 
 function heading(words: string): Content {
-  return { text: words, bold: true, fontSize: 13, margin: [0, 12, 0, 4] };
+  return { text: words, bold: true, fontSize: 13, margin: [0, 9, 0, 3] };
 }
 
 function rim(): Content {
   return {
-    canvas: [{ type: 'line', x1: 0, y1: 4, x2: 511, y2: 4, lineWidth: RIM_PT }],
+    canvas: [{ type: 'line', x1: 0, y1: 4, x2: 519, y2: 4, lineWidth: RIM_PT }],
     margin: [0, 0, 0, 4],
   };
 }
@@ -107,8 +107,8 @@ function table(widths: (string | number)[], rows: readonly TableCell[][]): Conte
       hLineWidth: () => LINE_PT,
       vLineWidth: () => 0,
       hLineColor: () => SOFT_INK,
-      paddingTop: () => 4,
-      paddingBottom: () => 3,
+      paddingTop: () => 3,
+      paddingBottom: () => 1,
     },
   };
 }
@@ -123,7 +123,7 @@ function halfOf(lines: readonly string[], half: 0 | 1): Content {
   return {
     stack: own.map((line): Content => ({
       text: `${plain(line)}  ____________________`,
-      margin: [0, 0, 0, 8],
+      margin: [0, 0, 0, 6],
     })),
   };
 }

@@ -117,7 +117,7 @@ function facts({ batch, vessels }: BatchView): BatchSheet['facts'] {
   return [
     {
       what: 'Vessels',
-      value: `${vessels.length} ${vessels.length === 1 ? batch.vessel.name : batch.vessel.plural}, ${each} each`,
+      value: `${vessels.length} × ${vessels.length === 1 ? batch.vessel.name : batch.vessel.plural}, ${each} each`,
     },
     ...(plan.cookedIn
       ? [
