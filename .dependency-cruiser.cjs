@@ -23,7 +23,10 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-peer'], pathNot: 'node_modules/(zod|fflate|minisearch|parse-ingredient)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-peer'],
+        pathNot: 'node_modules/(zod|fflate|minisearch|parse-ingredient)/',
+      },
     },
     {
       name: 'core-has-one-door',
