@@ -133,6 +133,7 @@ export { shippedAppliances } from './cook/shipped-appliances.js';
 
 // culture, growth, yield
 export { usualDoseMl, usualSpawnG } from './culture/dose.js';
+export { isCulture } from './culture/is-culture.js';
 export { shippedSpecies } from './culture/shipped-species.js';
 export { dayOfFraction, expectedFraction, fitColonization } from './growth/fit-colonization.js';
 export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from './growth/fit-colonization.js';

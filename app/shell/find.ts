@@ -9,8 +9,13 @@ import { PLACES } from '../data/places';
 
 interface Hit {
   readonly id: string;
+  /** Of a batch or a vessel; empty for what is kept on the Desk. */
   readonly code: string;
   readonly words: string;
+  /** Other names that it is found by. */
+  readonly also?: string;
+  /** Formulas and materials: the sheet of the Desk that shows it. */
+  readonly sheet?: 'formula' | 'material';
 }
 
 const MOST_HITS = 8;
@@ -90,15 +95,28 @@ export class Find {
   });
 
   protected placeName(hit: Hit): string {
+    if (hit.sheet !== undefined) {
+      return hit.sheet;
+    }
     const house = this.store.house();
     const where = house && placeOf(hit.code, house);
     return PLACES.find((p) => p.path === where?.path)?.name ?? '';
   }
 
   protected open(hit: Hit | undefined): void {
-    if (hit !== undefined) {
-      this.dialog.close();
-      void this.router.navigate(['/v', hit.code]);
+    if (hit === undefined) {
+      return;
+    }
+    this.dialog.close();
+    switch (hit.sheet) {
+      case 'formula':
+        void this.router.navigate(['/desk'], { queryParams: { formula: hit.id } });
+        return;
+      case 'material':
+        void this.router.navigate(['/desk/materials'], { queryParams: { open: hit.id } });
+        return;
+      default:
+        void this.router.navigate(['/v', hit.code]);
     }
   }
 }
@@ -106,8 +124,8 @@ export class Find {
 function indexOf(house: House): MiniSearch<Hit> {
   // Codes are single words to a person: "G27-3" must not fall apart at the hyphen.
   const search = new MiniSearch<Hit>({
-    fields: ['code', 'words'],
-    storeFields: ['code', 'words'],
+    fields: ['code', 'words', 'also'],
+    storeFields: ['code', 'words', 'sheet'],
     tokenize: (text) => text.split(/[\s,]+/),
   });
   search.addAll(
@@ -121,5 +139,15 @@ function indexOf(house: House): MiniSearch<Hit> {
       ];
     }),
   );
+  search.addAll([
+    ...house.records.formulas.map((f) => ({ id: f.id, code: '', words: f.name, sheet: 'formula' as const })),
+    ...house.records.materials.map((m) => ({
+      id: m.id,
+      code: '',
+      words: m.name,
+      also: (m.words ?? []).join(', '),
+      sheet: 'material' as const,
+    })),
+  ]);
   return search;
 }

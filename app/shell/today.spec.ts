@@ -1,5 +1,6 @@
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { dueItems, isLate } from '../../core/index';
 import { Scribe } from '../data/scribe';
@@ -96,6 +97,19 @@ describe('the Today line', () => {
       await find.type('input', 'B28');
       await find.press(/^B28 /);
       expect(closed).toBe(1);
+    });
+
+    it('Find knows formulas and materials too, these by their other names', async () => {
+      setup = await furnishedHouse(ref);
+      const go = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
+      const find = await render(Find);
+      await find.type('input', 'milo');
+      await find.press(/Sorghum/);
+      expect(go).toHaveBeenCalledWith(['/desk/materials'], { queryParams: { open: 'sorghum' } });
+      await find.type('input', 'soy hull');
+      expect(find.text()).toMatch(/Hardwood and soy hull ?formula/);
+      await find.press(/Hardwood and soy hull/);
+      expect(go).toHaveBeenCalledWith(['/desk'], { queryParams: { formula: 'hardwood-hull' } });
     });
 
     it('the day groups by place, late things named as late', async () => {

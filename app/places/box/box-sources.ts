@@ -1,5 +1,6 @@
 import {
   fedBy,
+  isCulture,
   isOn,
   lastFraction,
   usualDoseMl,
@@ -56,12 +57,6 @@ function possibleSources(batch: BatchView, house: House): readonly VesselView[] 
           !isUsedUp(v),
       )
     : all.filter((v) => isCulture(v) && v.left > 0.1 && (v.batch.stage === 'liquid' || !isGrain(batch)));
-}
-
-/** Received as it is, or made here and running: broth, and plates for what is not grain. */
-function isCulture(v: VesselView): boolean {
-  const isMade = v.batch.plan?.vesselMl !== undefined && v.state.phase === 'running';
-  return v.batch.contentsMl !== undefined || isMade;
 }
 
 function isGrain(view: BatchView): boolean {

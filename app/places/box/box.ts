@@ -15,6 +15,7 @@ import {
   CoreError,
   fedBy,
   formatNumber,
+  isCulture,
   isOn,
   parseNumber,
   type BatchView,
@@ -91,8 +92,7 @@ export class Box {
   protected readonly readingProblem = signal('');
   protected readonly cultures = computed(() =>
     (this.store.house()?.batches ?? [])
-      .filter((b) => b.batch.contentsMl !== undefined)
-      .flatMap((b) => b.vessels.filter((v) => v.state.phase !== 'gone' && v.left > 0.1))
+      .flatMap((b) => b.vessels.filter((v) => isCulture(v) && v.state.phase !== 'gone' && v.left > 0.1))
       .reverse(),
   );
   protected readonly settle = computed(() => {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { fedBy, formatNumber } from '../../../core/index';
+import { fedBy, formatNumber, isCulture } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Plaque } from '../../pieces/plaque';
 
@@ -75,8 +75,7 @@ export class Cultures {
   protected readonly rows = computed(() => {
     const house = this.store.house();
     return (house?.batches ?? [])
-      .filter((b) => b.batch.contentsMl !== undefined)
-      .flatMap((b) => b.vessels)
+      .flatMap((b) => b.vessels.filter((v) => isCulture(v)))
       .map((v) => {
         const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(v, house);
         return {

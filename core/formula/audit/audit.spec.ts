@@ -296,6 +296,42 @@ describe('auditing a recipe', () => {
     );
   });
 
+  it('gives the same from a recipe that is written out, for every shipped formula', () => {
+    for (const formula of shippedFormulas(AT).map((f) => resolveFormula(f, materials))) {
+      const scaled = scaleFormula(formula, {
+        vessel: vesselsFor(formula.stage, vessels)[0]!,
+        count: 3,
+        scaleStepG: 0.01,
+      });
+      const lines = scaled.parts.map(
+        (p) => `${formatAmount(convert(p.massG, 'g', 'oz'), 'oz')} ${p.material.words![0]!}`,
+      );
+      const text = [...lines, `${formatAmount(Math.max(0, scaled.waterG) / 1000, 'l')} water`].join('\n');
+      const audit = auditFormula(text);
+      expect(audit.lines.every((l) => l.problem === undefined))
+        .withContext(text)
+        .toBeTrue();
+      audit.lines.slice(0, -1).forEach((line, i) => {
+        const want = scaled.parts[i]!;
+        expect(line.match?.kind === 'material' && line.match.material.id)
+          .withContext(text)
+          .toBe(want.material.id);
+        expect(line.massG! / want.massG).toBeCloseTo(1, 4);
+      });
+    }
+  });
+
+  it('knows every shipped material by its name and by all its other names', () => {
+    for (const material of materials) {
+      for (const name of [material.name, ...material.words!]) {
+        const found = auditFormula(`100 g ${name}`).lines[0]!.match;
+        expect(found?.kind === 'material' && found.material.id)
+          .withContext(name)
+          .toBe(material.id);
+      }
+    }
+  });
+
   it('makes no formula of water, and none per liter without water', () => {
     const identity = { id: 'x', name: 'X', updatedAt: AT };
     expect(() => formulaFromAudit(auditFormula('1 l water'), identity)).toThrowError(
