@@ -81,7 +81,7 @@ test('settings: night is kept on this screen, units on the house', async ({ page
   await page.getByLabel('Pressure in').selectOption('kPa');
   await page.getByLabel('Mass in').selectOption('oz');
   await page.keyboard.press('Escape');
-  await page.goto('/demo/desk');
+  await go(page, 'Desk');
   await expect(page.getByText('at 103.4 kPa')).toBeVisible();
   await expect(page.getByRole('button', { name: '69.8 ounces, why?' })).toBeVisible();
 });

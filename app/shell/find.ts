@@ -14,8 +14,8 @@ interface Hit {
   readonly words: string;
   /** Other names that it is found by. */
   readonly also?: string;
-  /** Formulas and materials: the sheet of the Desk that shows it. */
-  readonly sheet?: 'formula' | 'material';
+  readonly formulaId?: string;
+  readonly materialId?: string;
 }
 
 const MOST_HITS = 8;
@@ -95,8 +95,8 @@ export class Find {
   });
 
   protected placeName(hit: Hit): string {
-    if (hit.sheet !== undefined) {
-      return hit.sheet;
+    if (hit.code === '') {
+      return hit.formulaId === undefined ? 'material' : 'formula';
     }
     const house = this.store.house();
     const where = house && placeOf(hit.code, house);
@@ -108,15 +108,12 @@ export class Find {
       return;
     }
     this.dialog.close();
-    switch (hit.sheet) {
-      case 'formula':
-        void this.router.navigate(['/desk'], { queryParams: { formula: hit.id } });
-        return;
-      case 'material':
-        void this.router.navigate(['/desk/materials'], { queryParams: { open: hit.id } });
-        return;
-      default:
-        void this.router.navigate(['/v', hit.code]);
+    if (hit.formulaId !== undefined) {
+      void this.router.navigate(['/desk'], { queryParams: { formula: hit.formulaId } });
+    } else if (hit.materialId !== undefined) {
+      void this.router.navigate(['/desk/materials'], { queryParams: { open: hit.materialId } });
+    } else {
+      void this.router.navigate(['/v', hit.code]);
     }
   }
 }
@@ -125,7 +122,7 @@ function indexOf(house: House): MiniSearch<Hit> {
   // Codes are single words to a person: "G27-3" must not fall apart at the hyphen.
   const search = new MiniSearch<Hit>({
     fields: ['code', 'words', 'also'],
-    storeFields: ['code', 'words', 'sheet'],
+    storeFields: ['code', 'words', 'formulaId', 'materialId'],
     tokenize: (text) => text.split(/[\s,]+/),
   });
   search.addAll(
@@ -139,14 +136,20 @@ function indexOf(house: House): MiniSearch<Hit> {
       ];
     }),
   );
+  // A formula and a material may go by the same key.
   search.addAll([
-    ...house.records.formulas.map((f) => ({ id: f.id, code: '', words: f.name, sheet: 'formula' as const })),
+    ...house.records.formulas.map((f) => ({
+      id: `formula ${f.id}`,
+      code: '',
+      words: f.name,
+      formulaId: f.id,
+    })),
     ...house.records.materials.map((m) => ({
-      id: m.id,
+      id: `material ${m.id}`,
       code: '',
       words: m.name,
       also: (m.words ?? []).join(', '),
-      sheet: 'material' as const,
+      materialId: m.id,
     })),
   ]);
   return search;
