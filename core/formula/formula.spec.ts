@@ -135,6 +135,16 @@ describe('scaling a formula', () => {
     });
   }
 
+  it('refuses an ingredient that is all water, by its name', () => {
+    const [first, ...rest] = wood.parts;
+    const wet = { ...first!.material, moisture: { value: 1, low: 1, high: 1, source: 'typed' } };
+    const formula = { ...wood, parts: [{ ...first!, material: wet }, ...rest] };
+    expect(() => scaleFormula(formula, { vessel: bag, count: 1 })).toThrowError(
+      CoreError,
+      'Moisture of Hardwood pellets must be between 0 and 99 %. You gave 100 %.',
+    );
+  });
+
   it('names a material that is missing', () => {
     expect(() =>
       resolveFormula(

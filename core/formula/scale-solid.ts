@@ -73,12 +73,20 @@ function roundedMoisture(parts: readonly ScaledPart[], waterG: number): number |
   return weighed.some((p) => p.massG > 0) ? mixMoisture(weighed) : undefined;
 }
 
+/** Of what is all water there is no dry matter to weigh. */
+function dryOf(material: Material): number {
+  const field = `Moisture of ${material.name}`;
+  return (
+    1 - requireWithin(material.moisture.value, { field, min: 0, max: 0.99, unit: ' %', shownTimes: 100 })
+  );
+}
+
 function massPerShare(formula: SolidFormula, material: Material): number {
-  return formula.basis === 'dry' ? 1 / (1 - material.moisture.value) : 1;
+  return formula.basis === 'dry' ? 1 / dryOf(material) : 1;
 }
 
 function dryPerShare(formula: SolidFormula, material: Material): number {
-  return formula.basis === 'dry' ? 1 : 1 - material.moisture.value;
+  return formula.basis === 'dry' ? 1 : dryOf(material);
 }
 
 function warningsFor(

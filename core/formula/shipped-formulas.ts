@@ -167,6 +167,12 @@ function broths(common: Common): Formula[] {
       'As honey, thinner in the spoon.',
     ),
     broth(
+      'molasses-broth',
+      'Molasses 4 %',
+      { materialId: 'molasses', share: 52.6 },
+      'Dark: it feeds, but cloud is hard to see.',
+    ),
+    broth(
       'dextrose-broth',
       'Dextrose 4 %',
       { materialId: 'dextrose', share: 44 },
@@ -239,6 +245,8 @@ function grains(common: Common): Formula[] {
       'Few, large kernels: few points to run from, much food in each.',
     ),
     grain('sorghum-spawn', 'Sorghum', [one('sorghum')], 'Round and firm; many points to run from.'),
+    grain('spelt-spawn', 'Spelt', [one('spelt')], 'As wheat; it bursts a little sooner.'),
+    grain('triticale-spawn', 'Triticale', [one('triticale')], 'Between wheat and rye, in all.'),
     grain('millet-spawn', 'Millet', [one('millet')], 'The most points to run from; cakes when wet.'),
     grain(
       'bird-seed-spawn',

@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { formatNumber, nextDrops, parseNumber, type BatchView } from '../../../core/index';
+import {
+  decimalsOf,
+  doseFor,
+  formatNumber,
+  nextDrops,
+  parseNumber,
+  type BatchView,
+} from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { AskNumber } from './ask-number';
+import { plannedStrength } from './planned-strength';
 
 const MOST_ML = 100_000;
 /** Where a formula names none: agar and broth do well around it. From memory. */
@@ -79,7 +88,9 @@ const USUAL_PH = 6;
 export class DissolvedTests {
   readonly view = input.required<BatchView>();
 
+  private readonly store = inject(HouseStore);
   private readonly scribe = inject(Scribe);
+  private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
   protected readonly mostMl = MOST_ML;
   protected readonly leftText = signal('');
   protected readonly dropsText = signal('0');
@@ -99,7 +110,8 @@ export class DissolvedTests {
     const gone = planned > 0 ? Math.round((1 - ml / planned) * 100) : 0;
     const filled = Math.min(this.view().vessels.length, Math.floor(ml / eachMl));
     const boiled = gone > 0 ? `${gone} % boiled off: ` : '';
-    return `${boiled}it fills ${filled} of ${this.view().vessels.length}. The grams above are for ${formatNumber(this.view().measuredMl ?? planned)} ml.`;
+    const doses = this.dosesFor(ml);
+    return `${boiled}it fills ${filled} of ${this.view().vessels.length}. ${doses}`;
   });
   protected readonly phWords = computed(() => {
     const target = this.wantedPh();
@@ -144,6 +156,18 @@ export class DissolvedTests {
     if (await this.scribe.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops })) {
       this.dropsText.set('1');
     }
+  }
+
+  /** What goes into so much, at once while it is typed. */
+  private dosesFor(volumeMl: number): string {
+    const { formula } = this.view().batch;
+    if (formula?.basis !== 'perLiter' || volumeMl < 1 || volumeMl > MOST_ML) {
+      return '';
+    }
+    const doses = doseFor(formula, volumeMl, plannedStrength(this.view()), this.stepG()).filter(
+      (p) => !p.strained,
+    );
+    return `It takes ${doses.map((p) => `${formatNumber(p.roundedG, decimalsOf(this.stepG()))} g ${p.material.name.toLowerCase()}`).join(', ')}.`;
   }
 
   private typedMl(): number | undefined {

@@ -96,6 +96,13 @@ describe('the Stove, for every medium', () => {
     await stove.press('Strained');
     expect(stove.text()).not.toContain('Potato, raw, diced');
     expect(stove.text()).toMatch(/10 ?g ?Agar powder/);
+    const box = [...stove.host.querySelectorAll('form')]
+      .find((f) => f.textContent.includes('How much is left?'))!
+      .querySelector('input')!;
+    box.value = '400';
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    await stove.settle();
+    expect(stove.text()).toContain('It takes 2 g dextrose monohydrate, 9 g agar powder.');
     await ask('How much is left?', '300', 'Measured');
     expect(stove.text()).toMatch(/7 ?g ?Agar powder/);
     expect(stove.text()).toContain('32 % boiled off: it fills 15 of 20');

@@ -4,7 +4,6 @@ import {
   decimalsOf,
   doseFor,
   formatNumber,
-  isSugar,
   kitchenMeasure,
   parseNumber,
   requireWithin,
@@ -12,6 +11,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
+import { plannedStrength } from './planned-strength';
 
 interface Row {
   readonly id: string;
@@ -158,7 +158,7 @@ export class WeighList {
     }
     const redosed =
       formula.basis === 'perLiter' && measuredMl !== undefined
-        ? doseFor(formula, measuredMl, strengthOf(this.view()), this.stepG())
+        ? doseFor(formula, measuredMl, plannedStrength(this.view()), this.stepG())
         : undefined;
     const parts = plan.parts.map((part): Row => {
       const of = formula.parts.find((p) => p.material.id === part.materialId);
@@ -229,16 +229,4 @@ export class WeighList {
 
 function isStrainedOut(formula: NonNullable<BatchView['batch']['formula']>, id: string): boolean {
   return formula.parts.some((p) => p.material.id === id && p.strained === true);
-}
-
-/** The strength that was planned, g a liter, told from the plan's own grams. */
-function strengthOf({ batch }: BatchView): number | undefined {
-  const { formula, plan } = batch;
-  if (formula?.basis !== 'perLiter' || plan?.volumeMl === undefined) {
-    return undefined;
-  }
-  const lead = formula.parts.find((p) => p.material.id === formula.strengthOf)?.material;
-  const massG = plan.parts.find((p) => p.materialId === formula.strengthOf)?.massG ?? 0;
-  const solids = lead !== undefined && isSugar(lead) ? (lead.solids?.value ?? 1) : 1;
-  return massG > 0 ? ((massG * solids) / plan.volumeMl) * 1000 : undefined;
 }

@@ -238,6 +238,18 @@ describe('auditing a recipe', () => {
     expect(audit.lines[6]!.note).toContain('Nothing of it');
   });
 
+  it('takes what is all water for water', () => {
+    const wet: Material = {
+      ...materials[0]!,
+      id: 'juice',
+      name: 'Juice',
+      words: [],
+      moisture: { value: 1, low: 1, high: 1, source: 'typed' },
+    };
+    const audit = auditFormula(['100 g juice', '100 g wheat'], { materials: [...materials, wet] });
+    expect(audit.moisture).toBeCloseTo((100 + 12) / 200, 9);
+  });
+
   it('takes parts by mass or by volume, but not mixed with measures', () => {
     const byMass = auditFormula('9 parts hardwood pellets\n1 part wheat bran\n14 parts water');
     expect(byMass.grams).toBeCloseTo(2400, 9);
