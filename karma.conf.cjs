@@ -4,7 +4,8 @@ module.exports = (config) => {
   config.set({
     frameworks: ['jasmine'],
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
-    client: { jasmine: { random: true, seed: 4711 } },
+    // A slow machine is no defect: only what hangs may fail by time.
+    client: { jasmine: { random: true, seed: 4711, timeoutInterval: 30_000 } },
     reporters: ['progress'],
     browsers: ['HouseChromium'],
     customLaunchers: {
