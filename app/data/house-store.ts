@@ -2,7 +2,15 @@ import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { liveQuery } from 'dexie';
 import { catchError, from, map, of, shareReplay, type Observable } from 'rxjs';
-import { TABLE_NAMES, buildHouse, readRow, type House, type Records, type TableName } from '../../core/index';
+import {
+  TABLE_NAMES,
+  buildHouse,
+  readRow,
+  type Entry,
+  type House,
+  type Records,
+  type TableName,
+} from '../../core/index';
 import { HOUSE_DB } from './house-db';
 
 /** Where the store stands. A row that no schema reads is left out and counted, never shown half. */
@@ -12,16 +20,14 @@ export type HouseStatus =
   | { readonly kind: 'failed'; readonly reason: string };
 
 type LiveTable = Exclude<TableName, 'photos'>;
-/** Rows of these never change once they are kept; batches carry whole formulas, so they are dear to parse. */
-const ADDED_ONLY: ReadonlySet<TableName> = new Set(['batches', 'vessels', 'cooks', 'entries']);
 const LIVE_TABLES = TABLE_NAMES.filter((name): name is LiveTable => name !== 'photos');
 
 /** The house as it stands now, in step with every tab that has it open. */
 @Injectable({ providedIn: 'root' })
 export class HouseStore {
   private readonly db = inject(HOUSE_DB);
-  /** What is only ever added is parsed once. */
-  private readonly parsedOnce = new Map<string, unknown>();
+  /** Entries never change, so each is parsed once. */
+  private readonly parsedEntries = new Map<string, Entry>();
 
   readonly status$: Observable<HouseStatus> = from(liveQuery(() => this.readAll())).pipe(
     map((raw) => this.build(raw)),
@@ -69,14 +75,14 @@ export class HouseStore {
   }
 
   private parse<K extends LiveTable>(name: K, row: unknown): Records[K][number][] {
-    const id = ADDED_ONLY.has(name) ? (row as { id: string }).id : undefined;
-    const known = id === undefined ? undefined : this.parsedOnce.get(id);
+    const id = name === 'entries' ? (row as Entry).id : undefined;
+    const known = id === undefined ? undefined : this.parsedEntries.get(id);
     if (known !== undefined) {
       return [known as Records[K][number]];
     }
     const result = readRow(name, row);
     if (result.ok && id !== undefined) {
-      this.parsedOnce.set(id, result.value);
+      this.parsedEntries.set(id, result.value as Entry);
     }
     return result.ok ? [result.value] : [];
   }
