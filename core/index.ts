@@ -1,8 +1,15 @@
 // quantity
 export { convert, type ConvertOptions } from './quantity/convert.js';
 export { formatAmount } from './quantity/format-amount.js';
-export { decimalsOf, formatNumber, kitchenMeasure, roundToStep } from './quantity/format.js';
-export { parseNumber } from './quantity/parse-number.js';
+export {
+  decimalsOf,
+  durationWords,
+  formatNumber,
+  kitchenMeasure,
+  percentWords,
+  roundToStep,
+} from './quantity/format.js';
+export { parseNumber, parseWithin } from './quantity/parse-number.js';
 export { UNITS, type UnitName } from './quantity/units.js';
 
 // errors
@@ -11,6 +18,8 @@ export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule
 // material, formula
 export { dryDown, type DryDown } from './material/dry-down.js';
 export { asMeasured, moistureOf } from './material/effective.js';
+export { isSugar } from './material/is-sugar.js';
+export { kitchenOf } from './material/kitchen-of.js';
 export { shippedMaterials } from './material/shipped-materials.js';
 export {
   MOST_LINES,
@@ -18,9 +27,8 @@ export {
   type Audit,
   type AuditLine,
   type AuditOptions,
-  type AuditPart,
 } from './formula/audit/audit.js';
-export { formulaFromAudit } from './formula/audit/formula-from-audit.js';
+export { RECIPE_SOURCE, formulaFromAudit } from './formula/audit/formula-from-audit.js';
 export { MaterialMatcher, phraseOf, type Match } from './formula/audit/match-material.js';
 export { readLine, type Amount, type ReadLine } from './formula/audit/read-line.js';
 export { blendOf, fieldCapacityOf, type Blend, type BlendPart } from './formula/blend.js';
@@ -34,6 +42,7 @@ export {
   hydrationSteps,
   schoolOf,
   stepsOf,
+  takesUpWater,
   type HydrationPlan,
   type HydrationProgress,
   type School,
@@ -67,11 +76,12 @@ export type {
   ScaledFormula,
   ScaledPart,
 } from './formula/scaled-formula.js';
-export { doseFor, isSugar, solidsPerGram } from './formula/scale-dissolved.js';
+export { doseFor, solidsPerGram } from './formula/scale-dissolved.js';
 export { shippedFormulas } from './formula/shipped-formulas.js';
 export { cultureVesselTypes, shippedVesselTypes } from './formula/shipped-vessel-types.js';
 export { adviseTreatment, type TreatmentAdvice } from './formula/treatment.js';
 export {
+  isWetStep,
   uptakeAfter,
   uptakeCurve,
   uptakeKind,
@@ -81,10 +91,13 @@ export {
   type UptakeKind,
   type UptakePoint,
   type UptakeStage,
+  type WetStep,
 } from './formula/uptake.js';
 export {
   boxMl,
   cylinderMl,
+  isFilledHere,
+  pluralOf,
   pourDepthMm,
   pourVolumeMl,
   usualLiquidMl,
@@ -123,6 +136,7 @@ export {
   householdAtmosphereKPa,
   inCooker,
   openAfterMinutes,
+  placesNeeded,
   planCook,
   SAFE_CORE_C,
   tradeHold,
@@ -156,6 +170,7 @@ export {
   Stage,
   VesselKind,
   VesselType,
+  isDissolved,
   type DissolvedFormula,
   type SolidFormula,
 } from './record/definitions.js';
@@ -167,6 +182,7 @@ export {
   Entry,
   HydrationStep,
   Place,
+  WATER,
   isCorrection,
   type EntryKind,
   type EntryOf,

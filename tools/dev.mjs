@@ -1,4 +1,4 @@
-import { portFrom } from './run-app.mjs';
+import { portFrom } from './port.mjs';
 import { runBin } from './run.mjs';
 
 /** Live reload for developers; no service worker and no strict policy, so check with "npm start" too. */

@@ -1,5 +1,6 @@
 // The door to every command. Imports node: modules only, so that it runs on a clone without node_modules.
 import { nodeProblem } from './node-version.mjs';
+import { portFrom } from './port.mjs';
 
 const COMMANDS = {
   demo: () => import('./run-app.mjs').then((m) => m.runApp('demo')),
@@ -23,6 +24,12 @@ if (problem) {
 const command = COMMANDS[process.argv[2]];
 if (!command) {
   stopWith(`Unknown command "${process.argv[2] || ''}". Use one of: ${Object.keys(COMMANDS).join(', ')}.`);
+}
+try {
+  // Before minutes are spent on installing.
+  portFrom(process.env.PORT);
+} catch (error) {
+  stopWith(error.message);
 }
 process.chdir(new URL('..', import.meta.url).pathname);
 import('./install.mjs')

@@ -1,9 +1,8 @@
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuilt } from './build.mjs';
+import { portFrom } from './port.mjs';
 import { say, stopWith } from './say.mjs';
-
-const DEFAULT_PORT = 4310;
 
 /** Serves the app on loopback until Ctrl-C. @param {'demo' | 'own'} house whose address is printed */
 export async function runApp(house) {
@@ -35,15 +34,4 @@ export async function runApp(house) {
       : `  Nailwort, your own house: ${origin}/`,
   );
   say('  Only this machine can reach it. Stop with Ctrl-C.');
-}
-
-export function portFrom(text) {
-  if (text === undefined || text === '') {
-    return DEFAULT_PORT;
-  }
-  const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
-    throw new Error(`PORT must be a whole number between 1 and 65535. It is "${text}".`);
-  }
-  return port;
 }

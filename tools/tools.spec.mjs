@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { explain } from './install.mjs';
 import { nodeProblem } from './node-version.mjs';
-import { portFrom } from './run-app.mjs';
+import { portFrom } from './port.mjs';
 import { hashOf } from './stamp.mjs';
 import { counts } from './test.mjs';
 

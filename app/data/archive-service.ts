@@ -41,7 +41,7 @@ export class ArchiveService {
           : 'This archive is of a real house, which never mixes with the made-up one.',
       );
     }
-    return records;
+    return improved(records);
   }
 
   /** Adds an archive to what is here: facts by union, definitions by latest change. In one transaction. */
@@ -76,8 +76,7 @@ function improved(records: Records): Records {
   return { ...records, ...improveDefinitions(records, shippedDefinitions(new Date().toISOString())) };
 }
 
-async function replaceAll(db: HouseDb, read: Records): Promise<void> {
-  const records = improved(read);
+async function replaceAll(db: HouseDb, records: Records): Promise<void> {
   await db.transaction('rw', [...TABLE_NAMES], async () => {
     for (const name of TABLE_NAMES) {
       await putRows(db, name, records);

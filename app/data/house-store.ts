@@ -11,6 +11,7 @@ import {
   type Records,
   type TableName,
 } from '../../core/index';
+import { messageOf } from './message-of';
 import { HOUSE_DB } from './house-db';
 
 /** Where the store stands. A row that no schema reads is left out and counted, never shown half. */
@@ -31,9 +32,7 @@ export class HouseStore {
 
   readonly status$: Observable<HouseStatus> = from(liveQuery(() => this.readAll())).pipe(
     map((raw) => this.build(raw)),
-    catchError((error: unknown) =>
-      of<HouseStatus>({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) }),
-    ),
+    catchError((error: unknown) => of<HouseStatus>({ kind: 'failed', reason: messageOf(error) })),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 

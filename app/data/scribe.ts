@@ -25,6 +25,7 @@ import {
   type VesselId,
   type VesselType,
 } from '../../core/index';
+import { messageOf } from './message-of';
 import { HOUSE_DB } from './house-db';
 import { HouseStore } from './house-store';
 import { Notices } from './notices';
@@ -171,7 +172,7 @@ export class Scribe {
       if (error instanceof CoreError) {
         this.notices.show({ text: `${error.message} Nothing was changed.` });
       } else {
-        const reason = error instanceof Error ? error.message : String(error);
+        const reason = messageOf(error);
         this.notices.show({
           text: `Not saved: ${reason}. This entry is kept on screen. Free some space, then save again.`,
           retry: { word: 'Save again', act: () => void this.write(act) },

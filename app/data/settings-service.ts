@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { CoreError, TABLES, type Records, type TableName } from '../../core/index';
+import { messageOf } from './message-of';
 import { HOUSE_DB } from './house-db';
 import { Notices } from './notices';
 
@@ -59,7 +60,7 @@ export class SettingsService {
       return true;
     } catch (error) {
       this.notices.show({
-        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+        text: `${messageOf(error)} Nothing was changed.`,
       });
       return false;
     }
@@ -76,7 +77,7 @@ export class SettingsService {
       return true;
     } catch (error) {
       this.notices.show({
-        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+        text: `${messageOf(error)} Nothing was changed.`,
       });
       return false;
     }

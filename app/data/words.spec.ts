@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import { Entry, resolveFormula, scaleFormula, type House } from '../../core/index';
+import { durationWords, Entry, resolveFormula, scaleFormula, type House } from '../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../testing/house';
 import { Scribe, type Said } from './scribe';
-import { amountWords, durationWords, entryWords, moneyWords } from './words';
+import { amountWords, entryWords, moneyWords } from './words';
 
 describe('words of amounts', () => {
   it('are short, with a decimal only where it counts', () => {

@@ -86,13 +86,6 @@ export function amountWords(massG: number): string {
   return `${formatNumber(massG, massG < 100 && !Number.isInteger(massG) ? 1 : 0)} g`;
 }
 
-/** "14 h", "12 min". */
-export function durationWords(minutes: number): string {
-  return minutes >= 120
-    ? `${formatNumber(minutes / 60, Number.isInteger(minutes / 60) ? 0 : 1)} h`
-    : `${formatNumber(minutes)} min`;
-}
-
 function materialWords(id: string, batchId: BatchId, house: House): string {
   const part = house.batchById.get(batchId)?.batch.plan?.parts.find((p) => p.materialId === id);
   return (part?.name ?? id).toLowerCase();

@@ -8,7 +8,8 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { CoreError, parseNumber } from '../../core/index';
+import { parseNumber } from '../../core/index';
+import { messageOf } from '../data/message-of';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
 @Component({
@@ -66,7 +67,7 @@ export class BlankNumber {
       this.value.set(parseNumber(text, this.name()) / this.times());
       this.report('');
     } catch (error) {
-      this.report(error instanceof CoreError ? error.message : String(error));
+      this.report(messageOf(error));
     }
   }
 

@@ -138,8 +138,10 @@ describe('the label dialog', () => {
     );
     expect(label.has('Save the PDF')).toBe(true);
   });
+});
 
-  it('label sheets fit their pages', () => {
+describe('the label sheets', () => {
+  it('fit their pages', () => {
     for (const sheet of LABEL_SHEETS) {
       expect(sheet.marginMm[0] + sheet.columns * sheet.labelMm[0])
         .withContext(sheet.id)

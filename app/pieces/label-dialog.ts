@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import { labelContent, type BatchView } from '../../core/index';
+import { messageOf } from '../data/message-of';
 import { download } from '../data/download';
 import { HouseStore } from '../data/house-store';
 import { WHICH_HOUSE } from '../data/which-house';
@@ -90,7 +91,7 @@ export class LabelDialog {
       );
     } catch (error) {
       this.problem.set(
-        `The labels could not be drawn: ${error instanceof Error ? error.message : String(error)}. Try again, or write them by hand.`,
+        `The labels could not be drawn: ${messageOf(error)}. Try again, or write them by hand.`,
       );
     } finally {
       this.busy.set(false);

@@ -1,25 +1,15 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  ElementRef,
-  afterNextRender,
-  input,
-  output,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { Reason } from '../../core/index';
+import { Slip } from './slip';
 
 /** Why a number is what it is. Opens beside it; focus moves in, and the opener takes it back on close. */
 @Component({
   selector: 'nw-reason-slip',
+  imports: [Slip],
   host: { '(keydown.escape)': 'closed.emit()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="card needs" aria-labelledby="reason-title">
-      <header>
-        <h2 id="reason-title">{{ reason().title }}</h2>
-        <button #close type="button" class="word" (click)="closed.emit()">Close</button>
-      </header>
+    <nw-slip [title]="reason().title" (closed)="closed.emit()">
       <dl>
         @for (step of reason().steps; track step.text; let last = $last) {
           <dt [class.strong]="last">{{ step.text }}</dt>
@@ -38,24 +28,9 @@ import type { Reason } from '../../core/index';
           <strong>{{ narrow }}</strong> <span class="soft">to narrow it.</span>
         </p>
       }
-    </section>
+    </nw-slip>
   `,
   styles: `
-    section {
-      display: grid;
-      gap: 10px;
-      padding: 14px 18px 16px;
-      font-size: 16px;
-    }
-    header {
-      display: flex;
-      align-items: baseline;
-      justify-content: space-between;
-      gap: 12px;
-    }
-    h2 {
-      font-size: 20px;
-    }
     dl {
       display: grid;
       grid-template-columns: 1fr auto;
@@ -83,11 +58,4 @@ import type { Reason } from '../../core/index';
 export class ReasonSlip {
   readonly reason = input.required<Reason>();
   readonly closed = output();
-  private readonly close = viewChild.required<ElementRef<HTMLButtonElement>>('close');
-
-  constructor() {
-    afterNextRender(() => {
-      this.close().nativeElement.focus();
-    });
-  }
 }

@@ -23,6 +23,7 @@ import {
   type Place,
   type VesselView,
 } from '../../core/index';
+import { messageOf } from '../data/message-of';
 import { photoFrom } from '../data/photo';
 import { PhotoStore } from '../data/photo-store';
 import { Scribe } from '../data/scribe';
@@ -175,7 +176,7 @@ export class VesselInspector {
       this.photo.set(await photoFrom(file, this.vessel().vessel.id));
       this.problem.set('');
     } catch (error) {
-      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 

@@ -11,7 +11,6 @@ import { provideIcons } from '../shell/provide-icons';
 import { WHICH_HOUSE, houseAt } from '../data/which-house';
 
 let made = 0;
-const MOST_DELETE_MS = 2000;
 
 /** A house in a database of its own, for specs. */
 export interface SpecHouse {
@@ -61,8 +60,7 @@ async function specHouse(
     house: () => store.house()!,
     close: async () => {
       TestBed.resetTestingModule();
-      // Every spec has a database of its own, so one that a late reader still holds open may go when it lets go.
-      await Promise.race([db.delete(), new Promise((resolve) => setTimeout(resolve, MOST_DELETE_MS))]);
+      await db.delete();
     },
   };
 }

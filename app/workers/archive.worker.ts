@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { mergeArchives, parseArchive, writeArchive, type Records } from '../../core/index';
+import { messageOf } from '../data/message-of';
 
 /** Errors travel as data: a thrown class would lose its kind on the way. */
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
@@ -8,7 +9,7 @@ function answer<T>(act: () => T): Answer<T> {
   try {
     return { ok: true, value: act() };
   } catch (error) {
-    return { ok: false, message: error instanceof Error ? error.message : String(error) };
+    return { ok: false, message: messageOf(error) };
   }
 }
 

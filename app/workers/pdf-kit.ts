@@ -1,5 +1,6 @@
 import pdfmake from 'pdfmake/build/pdfmake.js';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { messageOf } from '../data/message-of';
 
 /** Addresses of the regular and bold .woff of this app. */
 export interface PdfFonts {
@@ -32,6 +33,6 @@ export async function drawPdf(definition: TDocumentDefinitions, fonts: PdfFonts)
       .getBuffer();
     return { ok: true, value: new Uint8Array(buffer) };
   } catch (error) {
-    return { ok: false, message: error instanceof Error ? error.message : String(error) };
+    return { ok: false, message: messageOf(error) };
   }
 }

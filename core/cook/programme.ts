@@ -1,5 +1,11 @@
 import { convert } from '../quantity/convert.js';
-import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
+import {
+  isDissolved,
+  type Appliance,
+  type Household,
+  type Stage,
+  type VesselType,
+} from '../record/definitions.js';
 import { CoreError } from '../errors.js';
 import type { BatchPlan } from '../record/batch.js';
 import { equalLethalityHold } from '../heat/lethality.js';
@@ -46,7 +52,7 @@ const SMALL_BOTTLE_ML = 250;
  * brown when they are held long: three schools run 15, 20 and 30 min.
  */
 export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold {
-  if (stage === 'agar' || stage === 'liquid') {
+  if (isDissolved(stage)) {
     return vessel.capacityMl <= SMALL_BOTTLE_ML
       ? { minutes: 20, least: 15, most: 30, words: 'bottles and jars up to 250 ml' }
       : { minutes: 30, least: 20, most: 45, words: 'liquids in larger bottles and jars' };
@@ -88,6 +94,11 @@ export function inCooker(batch: {
     wetG: (wetG * eachMl) / plan.vesselMl,
     vesselsPerPlace: eachMl / plan.vesselMl,
   };
+}
+
+/** Places in the cooker that so many vessels take. */
+export function placesNeeded(vessels: number, vesselsPerPlace: number): number {
+  return Math.ceil(vessels / vesselsPerPlace - 1e-9);
 }
 
 /** Air pressure where this household is: its barometer, or the standard atmosphere at its altitude. */

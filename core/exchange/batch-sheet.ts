@@ -1,8 +1,10 @@
 import type { CookPlan } from '../cook/programme.js';
-import { stepsOf } from '../formula/hydration.js';
+import { stepsOf, takesUpWater } from '../formula/hydration.js';
 import { adviseTreatment } from '../formula/treatment.js';
 import type { BatchView } from '../house/house.js';
-import { formatNumber, kitchenMeasure } from '../quantity/format.js';
+import { kitchenOf } from '../material/kitchen-of.js';
+import { durationWords, formatNumber } from '../quantity/format.js';
+import { isDissolved } from '../record/definitions.js';
 
 /** One line to weigh, with its box to tick and room for what the scale showed. */
 export interface SheetAmount {
@@ -71,17 +73,15 @@ export function batchSheet(
     amounts: [
       ...plan.parts.map((part) => {
         const { material, note = '' } = partOf.get(part.materialId) ?? {};
-        const density = material?.densityGPerL?.value;
         return {
           what: part.name,
           grams: grams(part.massG),
-          kitchen: density === undefined ? '' : kitchenMeasure((part.massG / density) * 1000),
+          kitchen: kitchenOf(material, part.massG),
           note,
         };
       }),
       {
-        what:
-          formula.basis === 'asSupplied' && formula.hydration !== 'measured-jar' ? 'Water taken up' : 'Water',
+        what: takesUpWater(formula.hydration) ? 'Water taken up' : 'Water',
         grams: grams(plan.waterG),
         kitchen: `${formatNumber(plan.waterG)} ml`,
         note: '',
@@ -90,7 +90,7 @@ export function batchSheet(
     steps: [
       ...steps.map((s) => ({
         deed: s.deed,
-        time: s.minutes === undefined ? '' : minutesWords(s.minutes.usual),
+        time: s.minutes === undefined ? '' : durationWords(s.minutes.usual),
         hint: s.hint,
         caution: s.caution ?? '',
       })),
@@ -173,14 +173,10 @@ function cautions({ batch }: BatchView, isCooked: boolean): readonly string[] {
             'Pressure: vent clear, never dry, never above the rating; let it fall by itself, open away from the face.',
           ]
         : []),
-      ...(batch.stage === 'agar' || batch.stage === 'liquid'
+      ...(isDissolved(batch.stage)
         ? ['Superheated liquid erupts: wait 10 min after the pressure is gone, then move it gently.']
         : []),
       'Media are not food: never taste them. Local rules and the appliance’s manual come first.',
     ]),
   ];
-}
-
-function minutesWords(minutes: number): string {
-  return minutes >= 120 ? `${formatNumber(minutes / 60)} h` : `${formatNumber(minutes)} min`;
 }

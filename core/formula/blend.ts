@@ -1,4 +1,5 @@
 import { moistureOf } from '../material/effective.js';
+import { isSugar } from '../material/is-sugar.js';
 import type { Material, MaterialFamily } from '../record/definitions.js';
 
 /** An amount of an ingredient; water is told apart by having no material. */
@@ -53,10 +54,10 @@ export function blendOf(parts: readonly BlendPart[]): Blend {
     solidsG += dissolvedG;
     carbonG += dryG * (material.carbon?.value ?? 0);
     nitrogenG += dryG * (material.nitrogen?.value ?? 0);
-    if (family === 'sugar' || family === 'malt') {
+    if (isSugar(material)) {
       sugarG += dissolvedG;
     }
-    if (family === 'sugar' || family === 'malt' || family === 'liquid') {
+    if (isSugar(material) || family === 'liquid') {
       liquidMl += wetG - dryG;
     }
     if (family !== undefined) {

@@ -1,4 +1,5 @@
 import { CoreError, requireWithin } from '../errors.js';
+import { percentWords } from '../quantity/format.js';
 
 const FRACTION = { min: 0, max: 0.99, unit: ' %', shownTimes: 100 } as const;
 
@@ -41,14 +42,10 @@ export function correctMix(input: {
       'out-of-range',
       'Moisture of what is added',
       added,
-      gap > 0 ? `below ${percent(target)}` : `above ${percent(target)}`,
-      `To make the mix ${gap > 0 ? 'drier' : 'wetter'}, what is added must be ${gap > 0 ? 'drier' : 'wetter'} than ${percent(target)}. It is ${percent(added)}.`,
+      gap > 0 ? `below ${percentWords(target)}` : `above ${percentWords(target)}`,
+      `To make the mix ${gap > 0 ? 'drier' : 'wetter'}, what is added must be ${gap > 0 ? 'drier' : 'wetter'} than ${percentWords(target)}. It is ${percentWords(added)}.`,
     );
   }
   const addedG = (massG * gap) / reach;
   return { massG: addedG, afterG: massG + addedG };
-}
-
-function percent(fraction: number): string {
-  return `${Number((fraction * 100).toFixed(1))} %`;
 }

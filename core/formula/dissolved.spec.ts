@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import {
   CoreError,
+  cultureVesselTypes,
   doseFor,
+  isFilledHere,
   liquidMaltFor,
+  pluralOf,
   pourDepthMm,
   pourOut,
   pourVolumeMl,
@@ -191,6 +194,13 @@ describe('bottles and dishes', () => {
     expect(vesselsFrom(9000, 1980, 8)).toBe(8);
     expect(vesselsFrom(0, 1980, 8)).toBe(0);
     expect(() => vesselsFrom(NaN, 1980, 8)).toThrowError(CoreError, /Amount that is there/);
+  });
+
+  it('are named in the plural, and what cultures come in is not filled here', () => {
+    expect([...vessels, ...cultureVesselTypes(AT)].map((v) => v.plural)).toContain('90 mm dishes');
+    vessels.forEach((v) => expect(v.plural).toBe(pluralOf(v.name)));
+    expect(vessels.every(isFilledHere)).toBeTrue();
+    expect(cultureVesselTypes(AT).some(isFilledHere)).toBeFalse();
   });
 
   it('turn depth into volume and back', () => {

@@ -1,6 +1,8 @@
-import type { Stage, VesselType } from '../record/definitions.js';
+import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
+import { isDissolved, type MaterialTrait, type Stage, type VesselType } from '../record/definitions.js';
 import { fieldCapacityOf, type Blend, type BlendPart } from './blend.js';
+import { SUPPLEMENT_LIMIT } from './treatment.js';
 
 export type FindingCode =
   | 'far-too-weak'
@@ -12,7 +14,6 @@ export type FindingCode =
   | 'too-dry'
   | 'quoted-differs'
   | 'nitrogen-high'
-  | 'nitrogen-low'
   | 'supplement-high'
   | 'unsterilized-supplement'
   | 'softwood'
@@ -30,7 +31,10 @@ export interface Finding {
 }
 
 const PRACTICE = 'common practice, no source';
-const MEMORY = 'from memory';
+/** Field capacities, wherever they are judged by. */
+const CAPACITY_SOURCE = 'each material’s own field capacity, from memory';
+/** What is quoted for everything. Common practice. */
+const QUOTED_HIGH = 0.65;
 
 /** All thresholds of an audit, with their source beside their use. */
 export const LIMITS = {
@@ -63,9 +67,7 @@ export interface Judged {
 export function findingsFor(judged: Judged): readonly Finding[] {
   const found = [
     ...materialFindings(judged),
-    ...(judged.stage === 'agar' || judged.stage === 'liquid'
-      ? dissolvedFindings(judged)
-      : moistureFindings(judged)),
+    ...(isDissolved(judged.stage) ? dissolvedFindings(judged) : moistureFindings(judged)),
     ...(judged.stage === 'bulk' ? nutrientFindings(judged) : []),
     ...fullnessFindings(judged),
   ];
@@ -73,14 +75,11 @@ export function findingsFor(judged: Judged): readonly Finding[] {
   return [...found].sort((a, b) => order[a.level] - order[b.level]);
 }
 
-const percent = (fraction: number, decimals = 1) => `${Number((fraction * 100).toFixed(decimals))} %`;
 const number = (value: number) => `${Number(value.toPrecision(2))}`;
 
 function materialFindings({ parts }: Judged): Finding[] {
-  const names = (trait: string) =>
-    parts
-      .flatMap((p) => (p.material?.traits?.includes(trait as 'softwood') ? [p.material.name] : []))
-      .join(', ');
+  const names = (trait: MaterialTrait) =>
+    parts.flatMap((p) => (p.material?.traits?.includes(trait) ? [p.material.name] : [])).join(', ');
   const found: Finding[] = [];
   const soft = names('softwood');
   if (soft) {
@@ -179,7 +178,7 @@ function moistureFindings({ stage, blend, parts }: Judged): Finding[] {
   const window = stage === 'grain' ? LIMITS.grain : fieldCapacityOf(parts);
   const what = stage === 'grain' ? 'grain' : 'this blend';
   const found: Finding[] = [];
-  const said = `${percent(moisture)} water; ${what} takes ${percent(window.low, 0)} to ${percent(window.high, 0)}.`;
+  const said = `${percentWords(moisture)} water; ${what} takes ${percentWords(window.low, 0)} to ${percentWords(window.high, 0)}.`;
   if (moisture > window.high + 1e-9) {
     found.push({
       code: 'too-wet',
@@ -189,7 +188,7 @@ function moistureFindings({ stage, blend, parts }: Judged): Finding[] {
         stage === 'grain'
           ? 'Wet grain bursts, cakes and sours.'
           : 'Water that it cannot hold stands at the bottom and sours; a hard squeeze should give a few drops.',
-      source: stage === 'grain' ? PRACTICE : `each material’s own field capacity, ${MEMORY}`,
+      source: stage === 'grain' ? PRACTICE : CAPACITY_SOURCE,
     });
   }
   if (moisture < window.low - 1e-9) {
@@ -198,17 +197,16 @@ function moistureFindings({ stage, blend, parts }: Judged): Finding[] {
       level: moisture < window.low - LIMITS.moistureSlack ? 'warn' : 'note',
       words: `Drier than it could be: ${said}`,
       reason: 'A dry medium runs slowly and fruits little.',
-      source: stage === 'grain' ? PRACTICE : `each material’s own field capacity, ${MEMORY}`,
+      source: stage === 'grain' ? PRACTICE : CAPACITY_SOURCE,
     });
   }
-  const QUOTED_HIGH = 0.65;
   if (stage === 'bulk' && found.length === 0 && moisture > QUOTED_HIGH) {
     found.push({
       code: 'quoted-differs',
       level: 'note',
-      words: `${percent(moisture)} is right here, although 60 to 65 % is quoted for everything.`,
+      words: `${percentWords(moisture)} is right here, although 60 to 65 % is quoted for everything.`,
       reason: 'Field capacity belongs to the material: coir, paper and straw hold more water than wood does.',
-      source: `each material’s own field capacity, ${MEMORY}`,
+      source: CAPACITY_SOURCE,
     });
   }
   return found;
@@ -223,8 +221,8 @@ function nutrientFindings({ blend, parts, treatment }: Judged): Finding[] {
     found.push({
       code: 'nitrogen-high',
       level: 'warn',
-      words: `Rich: nitrogen is ${percent(nitrogen, 2)} of the dry matter.`,
-      reason: `Above ${percent(LIMITS.nitrogen.warn)} a block heats up, smells of ammonia and feeds bacteria. ${percent(LIMITS.nitrogen.low)} to ${percent(LIMITS.nitrogen.high)} is usual for supplemented wood.`,
+      words: `Rich: nitrogen is ${percentWords(nitrogen, 2)} of the dry matter.`,
+      reason: `Above ${percentWords(LIMITS.nitrogen.warn)} a block heats up, smells of ammonia and feeds bacteria. ${percentWords(LIMITS.nitrogen.low)} to ${percentWords(LIMITS.nitrogen.high)} is usual for supplemented wood.`,
       source: PRACTICE,
     });
   }
@@ -232,16 +230,16 @@ function nutrientFindings({ blend, parts, treatment }: Judged): Finding[] {
     found.push({
       code: 'supplement-high',
       level: 'warn',
-      words: `Supplement is ${percent(fed)} of the dry matter.`,
-      reason: `5 to ${percent(LIMITS.supplement.high, 0)} is usual; more leaves dead spots that stall and rot.`,
+      words: `Supplement is ${percentWords(fed)} of the dry matter.`,
+      reason: `5 to ${percentWords(LIMITS.supplement.high, 0)} is usual; more leaves dead spots that stall and rot.`,
       source: PRACTICE,
     });
   }
-  if (treatment === 'pasteurize' && fed > 0.02) {
+  if (treatment === 'pasteurize' && fed > SUPPLEMENT_LIMIT) {
     found.push({
       code: 'unsterilized-supplement',
       level: 'stop',
-      words: `${percent(fed)} of supplement cannot be left at pasteurizing heat.`,
+      words: `${percentWords(fed)} of supplement cannot be left at pasteurizing heat.`,
       reason:
         'Spores of molds and bacteria in bran, hull and grain live through 80 °C and eat it first. Sterilize it, or leave the supplement out.',
       source: PRACTICE,
@@ -261,11 +259,11 @@ function fullnessFindings({ finishedMl, vessel, count, stage }: Judged): Finding
         {
           code: 'over-full',
           level: 'stop',
-          words: `Over-full: each ${vessel.name} would be ${percent(fill, 0)} full, finished.`,
+          words: `Over-full: each ${vessel.name} would be ${percentWords(fill, 0)} full, finished.`,
           reason:
             vessel.kind === 'bag'
-              ? `At most ${percent(limit, 0)}: the bag needs room to be folded, and air above.`
-              : `At most ${percent(limit, 0)}: grain swells 1.8 to 1.95 times, the culture must breathe and the jar must shake; liquids boil over.`,
+              ? `At most ${percentWords(limit, 0)}: the bag needs room to be folded, and air above.`
+              : `At most ${percentWords(limit, 0)}: grain swells 1.8 to 1.95 times, the culture must breathe and the jar must shake; liquids boil over.`,
           source: PRACTICE,
         },
       ]

@@ -136,6 +136,12 @@ const IN_BAGS: HydrationPlan = {
   deed: 'In the bags',
   hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.',
 };
+const IN_BOTTLES: HydrationPlan = {
+  step: 'fill',
+  deed: 'In the bottles',
+  hint: 'Half full at most, lids loose or foil crimped loosely.',
+  caution: BOTTLES,
+};
 const DISSOLVE: HydrationPlan = {
   step: 'dissolve',
   deed: 'Dissolve',
@@ -211,15 +217,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
     drain(60, 30, 180, 'Heaped on a rack, until it drips no more than a drop now and then.'),
     IN_BAGS,
   ],
-  dissolve: [
-    DISSOLVE,
-    {
-      step: 'fill',
-      deed: 'In the bottles',
-      hint: 'Half full at most, lids loose or foil crimped loosely.',
-      caution: BOTTLES,
-    },
-  ],
+  dissolve: [DISSOLVE, IN_BOTTLES],
   extract: [
     {
       step: 'extract',
@@ -236,12 +234,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
       caution: HOT,
     },
     DISSOLVE,
-    {
-      step: 'fill',
-      deed: 'In the bottles',
-      hint: 'Half full at most, lids loose or foil crimped loosely.',
-      caution: BOTTLES,
-    },
+    IN_BOTTLES,
   ],
 };
 
@@ -297,6 +290,13 @@ export function hydrationProgress(
     following: steps[index + 1],
     dueMs: usual === undefined || lastStepMs === undefined ? undefined : lastStepMs + usual * MINUTE_MS,
   };
+}
+
+const MEASURED_IN: ReadonlySet<HydrationMethod> = new Set(['measured-jar', 'mix', 'dissolve', 'extract']);
+
+/** Whether the water is taken up from a soak; elsewhere it is measured and put in. */
+export function takesUpWater(method: HydrationMethod): boolean {
+  return !MEASURED_IN.has(method);
 }
 
 /** The words of a school, for names and sentences; undefined for methods that are no school of grain. */

@@ -10,12 +10,11 @@ const LIQUID_SOLIDS = 0.8;
  * Liquid malt in place of dried malt, both ways that people do it: by solids (× 1.21) or × 1.5.
  *
  * @param dryMaltG grams of dried malt that the formula asks for
- * @param solids shares of solids, when they are known better
  */
-export function liquidMaltFor(
-  dryMaltG: number,
-  solids: { readonly dry: number; readonly liquid: number } = { dry: DRY_SOLIDS, liquid: LIQUID_SOLIDS },
-): { readonly bySolidsG: number; readonly bySchoolG: number } {
+export function liquidMaltFor(dryMaltG: number): {
+  readonly bySolidsG: number;
+  readonly bySchoolG: number;
+} {
   const dryG = requireWithin(dryMaltG, { field: 'Dried malt', min: 0, max: 100_000, unit: ' g' });
-  return { bySolidsG: (dryG * solids.dry) / solids.liquid, bySchoolG: dryG * SCHOOL_FACTOR };
+  return { bySolidsG: (dryG * DRY_SOLIDS) / LIQUID_SOLIDS, bySchoolG: dryG * SCHOOL_FACTOR };
 }

@@ -1,6 +1,6 @@
-import type { Material } from '../record/definitions.js';
-import type { HydrationMethod } from '../record/definitions.js';
-import { uptakeCurve, uptakeStages } from './uptake.js';
+import { percentWords } from '../quantity/format.js';
+import type { HydrationMethod, Material } from '../record/definitions.js';
+import { moistureAfterLast, uptakeStages, type WetStep } from './uptake.js';
 
 /** What a batch of the same formula turned out to be. */
 export interface PastBatch {
@@ -17,7 +17,7 @@ export interface PastBatch {
 export type NextTime =
   | {
       readonly kind: 'minutes';
-      readonly step: 'simmer' | 'hotRest' | 'soak';
+      readonly step: WetStep;
       readonly from: number;
       readonly to: number;
       readonly because: string;
@@ -61,7 +61,12 @@ function fromSqueeze(last: PastBatch, target: number): NextTime | undefined {
     return undefined;
   }
   const words = { right: 'right', wet: 'wet', dry: 'dry' }[squeeze];
-  return { kind: 'moisture', from: target, to, because: `The last squeeze was ${words} at ${percent(at)}.` };
+  return {
+    kind: 'moisture',
+    from: target,
+    to,
+    because: `The last squeeze was ${words} at ${percentWords(at)}.`,
+  };
 }
 
 function fromWeighings(
@@ -84,12 +89,10 @@ function fromWeighings(
     return undefined;
   }
   // How much a minute of the last stage in water is worth, by the uptake model.
-  const moistureAt = (minutes: number) =>
-    uptakeCurve(now.material, [...stages.slice(0, -1), { ...stage, minutes }], now.roomC).points.at(-1)!
-      .moisture;
+  const moistureAt = (minutes: number) => moistureAfterLast(now.material, stages, minutes, now.roomC);
   const slope = moistureAt(stage.minutes) - moistureAt(stage.minutes - 1);
   const to = Math.max(LEAST_MINUTES, Math.round(stage.minutes - mean / Math.max(slope, LEAST_SLOPE_PER_MIN)));
-  const step = stage.words === 'simmer' ? 'simmer' : stage.words === 'soak' ? 'soak' : 'hotRest';
+  const { step } = stage;
   return to === stage.minutes
     ? undefined
     : {
@@ -98,7 +101,7 @@ function fromWeighings(
         from: stage.minutes,
         // Twice or half at most: the model is no better than that.
         to: Math.min(stage.minutes * 2, Math.max(Math.ceil(stage.minutes / 2), to)),
-        because: `The last two weighed ${percent(before.weighedMoisture)} and ${percent(last.weighedMoisture)}.`,
+        because: `The last two weighed ${percentWords(before.weighedMoisture)} and ${percentWords(last.weighedMoisture)}.`,
       };
 }
 
@@ -116,7 +119,7 @@ function fromTissue(
   ) {
     return undefined;
   }
-  const step = stage.words === 'simmer' ? 'simmer' : stage.words === 'soak' ? 'soak' : 'hotRest';
+  const { step } = stage;
   const change = step === 'soak' ? TISSUE_SOAK_MIN : TISSUE_HOT_MIN;
   const to = Math.max(LEAST_MINUTES, stage.minutes + (last.tissue === 'wet' ? -change : change));
   const because =
@@ -127,7 +130,3 @@ function fromTissue(
 /** What one tissue test is worth. Common practice, no source. */
 const TISSUE_HOT_MIN = 2;
 const TISSUE_SOAK_MIN = 120;
-
-function percent(fraction: number): string {
-  return `${Number((fraction * 100).toFixed(1))} %`;
-}

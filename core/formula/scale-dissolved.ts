@@ -1,6 +1,7 @@
 import { requireWithin } from '../errors.js';
 import { roundToStep } from '../quantity/format.js';
 import type { DissolvedFormula, Material } from '../record/definitions.js';
+import { isSugar } from '../material/is-sugar.js';
 import { splitIntoBottles } from './bottles.js';
 import {
   COUNT_RULE,
@@ -110,10 +111,6 @@ function one(): number {
 /** A sweet is measured by its dissolved solids, a gel as it is weighed. */
 export function solidsPerGram(material: Material): number {
   return isSugar(material) ? (material.solids?.value ?? 1 - material.moisture.value) : 1;
-}
-
-export function isSugar(material: Material): boolean {
-  return material.family === 'sugar' || material.family === 'malt';
 }
 
 function strengthWarnings(formula: DissolvedFormula, strengthGPerL: number): readonly ScaleWarning[] {

@@ -1,4 +1,5 @@
-import { kitchenMeasure, roundToStep } from '../quantity/format.js';
+import { kitchenOf, volumeMlOf } from '../material/kitchen-of.js';
+import { roundToStep } from '../quantity/format.js';
 import type { ResolvedFormula } from '../record/definitions.js';
 import type { ScaledPart } from './scaled-formula.js';
 
@@ -7,8 +8,7 @@ type Part = ResolvedFormula['parts'][number];
 /** An ingredient of the batch, as weighed on a scale of this step; its percentages are filled in afterwards. */
 export function scalePart(part: Part, massG: number, stepG: number): ScaledPart {
   const { material, share, note, strained = false } = part;
-  const density = material.densityGPerL?.value;
-  const volumeMl = density === undefined ? undefined : (massG / density) * 1000;
+  const volumeMl = volumeMlOf(material, massG);
   return {
     material,
     share,
@@ -17,7 +17,7 @@ export function scalePart(part: Part, massG: number, stepG: number): ScaledPart 
     massG,
     roundedG: roundToStep(massG, stepG),
     ...(volumeMl !== undefined && { volumeMl }),
-    kitchen: volumeMl === undefined ? '' : kitchenMeasure(volumeMl),
+    kitchen: kitchenOf(material, massG),
     wantedPercent: 0,
     roundedPercent: 0,
   };

@@ -1,6 +1,6 @@
 import type { VesselType } from '../record/definitions.js';
 import { UNITS } from '../quantity/units.js';
-import { boxMl, cylinderMl } from './vessel-size.js';
+import { boxMl, cylinderMl, pluralOf } from './vessel-size.js';
 
 const NOMINAL = 'nominal capacity; mass from memory';
 const PRACTICE = 'common practice, no source';
@@ -30,7 +30,7 @@ function jars(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}s`,
+    plural: pluralOf(name),
     kind: 'jar',
     capacityMl,
     fillLimit: JAR_LIMIT,
@@ -61,7 +61,7 @@ function bags(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}s`,
+    plural: pluralOf(name),
     kind: 'bag',
     capacityMl,
     fillLimit: JAR_LIMIT,
@@ -90,7 +90,7 @@ function dishes(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}es`,
+    plural: pluralOf(name),
     kind: 'dish',
     capacityMl: cylinderMl(diameterMm, heightMm),
     diameterMm,
@@ -114,7 +114,7 @@ function bottles(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}s`,
+    plural: pluralOf(name),
     kind: 'bottle',
     capacityMl,
     fillLimit: BOTTLE_LIMIT,
@@ -134,7 +134,7 @@ function syringes(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}s`,
+    plural: pluralOf(name),
     kind: 'syringe',
     capacityMl,
     usualMl: capacityMl,
@@ -158,7 +158,7 @@ function tubs(common: Common): VesselType[] {
     ...common,
     id,
     name,
-    plural: `${name}s`,
+    plural: pluralOf(name),
     kind,
     capacityMl: boxMl(...size),
     lengthMm: size[0],

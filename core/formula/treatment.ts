@@ -1,3 +1,4 @@
+import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
 import { blendOf, type Blend, type BlendPart } from './blend.js';
@@ -8,7 +9,7 @@ export interface TreatmentAdvice {
 }
 
 /** More than this of the dry matter in bran, hulls or grain is a supplement that must be cooked. Common practice, no source. */
-const SUPPLEMENT_LIMIT = 0.02;
+export const SUPPLEMENT_LIMIT = 0.02;
 /** Plain straw, coir and paper hold less nitrogen than this. Common practice, no source. */
 const NITROGEN_LIMIT = 0.007;
 
@@ -29,11 +30,10 @@ export function adviseTreatment(
     (sum, family) => sum + (blend.families[family] ?? 0),
     0,
   );
-  const percent = (fraction: number) => `${Number((fraction * 100).toFixed(1))} %`;
   if (fed > SUPPLEMENT_LIMIT) {
     return {
       treatment: 'sterilize',
-      reason: `${percent(fed)} of the dry matter is bran, hull, grain or the like: molds live on it sooner than the mycelium, unless it is cooked.`,
+      reason: `${percentWords(fed)} of the dry matter is bran, hull, grain or the like: molds live on it sooner than the mycelium, unless it is cooked.`,
     };
   }
   const isSelective = parts.some((p) => p.material?.traits?.includes('selective'));
@@ -49,11 +49,11 @@ export function adviseTreatment(
   if (manure > SUPPLEMENT_LIMIT || nitrogen > NITROGEN_LIMIT) {
     return {
       treatment: 'sterilize',
-      reason: `Nitrogen is ${percent(nitrogen)} of the dry matter, above ${percent(NITROGEN_LIMIT)}: rich enough for molds to win when it is only warmed.`,
+      reason: `Nitrogen is ${percentWords(nitrogen)} of the dry matter, above ${percentWords(NITROGEN_LIMIT)}: rich enough for molds to win when it is only warmed.`,
     };
   }
   return {
     treatment: 'pasteurize',
-    reason: `Poor in nitrogen (${percent(nitrogen)} of the dry matter) and without supplement: warming it through is enough, and keeps helpers alive.`,
+    reason: `Poor in nitrogen (${percentWords(nitrogen)} of the dry matter) and without supplement: warming it through is enough, and keeps helpers alive.`,
   };
 }

@@ -1,5 +1,6 @@
 import { requireWithin } from '../errors.js';
 import type { HydrationMethod, Material } from '../record/definitions.js';
+import type { HydrationStep } from '../record/entry.js';
 import { moistureOf } from '../material/effective.js';
 import { hydrationSteps } from './hydration.js';
 import { dryBasis, wetBasis } from './peleg.js';
@@ -46,8 +47,13 @@ export function uptakeKind(material: Material): UptakeKind {
   return { ...WHEAT, ...KINDS[material.copyOf ?? material.id] };
 }
 
+/** The steps of hydration that are spent in water. */
+const WET_WORDS = { soak: 'soak', simmer: 'simmer', hotRest: 'hot water' } as const;
+export type WetStep = keyof typeof WET_WORDS;
+
 /** A stretch of time in water of one temperature. */
 export interface UptakeStage {
+  readonly step: WetStep;
   readonly words: string;
   readonly minutes: number;
   readonly celsius: number | 'falling';
@@ -112,25 +118,41 @@ export function uptakeCurve(
 export function uptakeStages(
   method: HydrationMethod,
   roomC: number,
-  minutesOf: Partial<Record<'soak' | 'simmer' | 'hotRest', number>> = {},
+  minutesOf: Partial<Record<WetStep, number>> = {},
 ): readonly UptakeStage[] {
-  return hydrationSteps(method).flatMap((step): UptakeStage[] => {
-    const { minutes } = step;
-    switch (step.step) {
-      case 'soak':
-        return [{ words: 'soak', minutes: minutesOf.soak ?? minutes?.usual ?? 0, celsius: roomC }];
-      case 'simmer': {
-        const celsius = method === 'soak-gypsum-coffee' ? JUST_UNDER_BOIL_C : SIMMER_C;
-        return [{ words: 'simmer', minutes: minutesOf.simmer ?? minutes?.usual ?? 0, celsius }];
-      }
-      case 'hotRest':
-        return [
-          { words: 'hot water', minutes: minutesOf.hotRest ?? minutes?.usual ?? 0, celsius: 'falling' },
-        ];
-      default:
-        return [];
+  return hydrationSteps(method).flatMap(({ step, minutes }): UptakeStage[] => {
+    if (!isWetStep(step)) {
+      return [];
     }
+    const celsius = {
+      soak: roomC,
+      simmer: method === 'soak-gypsum-coffee' ? JUST_UNDER_BOIL_C : SIMMER_C,
+      hotRest: 'falling',
+    } as const;
+    return [
+      {
+        step,
+        words: WET_WORDS[step],
+        minutes: minutesOf[step] ?? minutes?.usual ?? 0,
+        celsius: celsius[step],
+      },
+    ];
   });
+}
+
+export function isWetStep(step: HydrationStep): step is WetStep {
+  return step in WET_WORDS;
+}
+
+/** Moisture at the end when the last stage takes so long, wet basis. */
+export function moistureAfterLast(
+  material: Material,
+  stages: readonly UptakeStage[],
+  minutes: number,
+  roomC: number,
+): number {
+  const changed = stages.map((stage, i) => (i === stages.length - 1 ? { ...stage, minutes } : stage));
+  return uptakeCurve(material, changed, roomC).points.at(-1)!.moisture;
 }
 
 /**
@@ -144,15 +166,10 @@ export function uptakeWindow(
   window: { readonly low: number; readonly target: number; readonly high: number },
   roomC = 20,
 ): { readonly low?: number; readonly target?: number; readonly high?: number } {
-  const last = stages[stages.length - 1];
-  if (last === undefined) {
+  if (stages.length === 0) {
     return {};
   }
-  const before = stages.slice(0, -1);
-  const moistureAfter = (minutes: number) => {
-    const { points } = uptakeCurve(material, [...before, { ...last, minutes }], roomC);
-    return points[points.length - 1]!.moisture;
-  };
+  const moistureAfter = (minutes: number) => moistureAfterLast(material, stages, minutes, roomC);
   const find = (moisture: number): number | undefined => {
     if (moistureAfter(0) >= moisture) {
       return 0;

@@ -35,9 +35,19 @@ const KINDS: Readonly<Record<Stage, readonly VesselType['kind'][]>> = {
   bulk: ['bag', 'jar', 'tray', 'tub'],
 };
 
+/** Vessels that cultures arrive in are not offered for filling. */
+export function isFilledHere(vessel: VesselType): boolean {
+  return !vessel.id.startsWith('culture-');
+}
+
+/** "2.3 kg bags", "90 mm dishes". */
+export function pluralOf(name: string): string {
+  return `${name}${/(s|sh|ch|x)$/i.test(name) ? 'es' : 's'}`;
+}
+
 /** Vessels that a medium of this stage is made in, likeliest kind first, small before large. */
 export function vesselsFor(stage: Stage, vessels: readonly VesselType[]): readonly VesselType[] {
-  const offered = vessels.filter((v) => !v.id.startsWith('culture-'));
+  const offered = vessels.filter(isFilledHere);
   return KINDS[stage].flatMap((kind) =>
     offered.filter((v) => v.kind === kind).sort((a, b) => a.capacityMl - b.capacityMl),
   );

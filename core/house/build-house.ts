@@ -10,6 +10,7 @@ import { CANNER_COOLING_RATE, CORE_LAG_MIN, SAFE_CORE_C } from '../cook/programm
 import { coolingMinutes } from '../heat/cooling.js';
 import { batchCode, vesselCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
 import type { Isolate, Species } from '../record/definitions.js';
+import { WATER } from '../record/entry.js';
 import { effectiveEntries, type Fact, type FactOf } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { ancestors, lineageOfFacts, type Lineage } from '../record/lineage.js';
@@ -19,8 +20,6 @@ import type { BatchView, CookView, House, VesselView } from './house.js';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
-/** Water goes by this name among the materials of a batch. */
-const WATER = 'water';
 
 /**
  * Derives the present state of a house from its records. Pure: the same records give the same house, in any

@@ -19,6 +19,19 @@ export function formatNumber(value: number, decimals = 0): string {
   return `${sign}${grouped}${part === undefined ? '' : `.${part}`}`;
 }
 
+/** A fraction in per cent, without zeros behind the point: 0.655 → "65.5 %", 0.62 → "62 %". */
+export function percentWords(fraction: number, decimals = 1): string {
+  return `${Number((fraction * 100).toFixed(decimals))} %`;
+}
+
+/** "14 h", "2.5 h", "12 min". */
+export function durationWords(minutes: number): string {
+  const hours = minutes / 60;
+  return minutes >= 120
+    ? `${formatNumber(hours, Number.isInteger(hours) ? 0 : 1)} h`
+    : `${formatNumber(minutes)} min`;
+}
+
 /** Fewest decimals that a scale of this step can show. */
 export function decimalsOf(stepG: number): number {
   return stepG >= 1 ? 0 : stepG >= 0.1 ? 1 : 2;

@@ -1,4 +1,4 @@
-import { CoreError } from '../errors.js';
+import { CoreError, requireWithin, type RangeRule } from '../errors.js';
 
 /** Fraction characters people paste or type on a phone. */
 const FRACTIONS: Readonly<Record<string, number>> = {
@@ -36,6 +36,15 @@ export function parseNumber(text: string, field: string): number {
     );
   }
   return value;
+}
+
+/**
+ * Reads a number as a person types it and holds it to its range.
+ *
+ * @throws CoreError naming the field, what was typed and the range
+ */
+export function parseWithin(text: string, rule: RangeRule): number {
+  return requireWithin(parseNumber(text, rule.field), rule);
 }
 
 function read(text: string): number | undefined {

@@ -5,9 +5,12 @@ import {
   UnitError,
   convert,
   decimalsOf,
+  durationWords,
   formatNumber,
   kitchenMeasure,
   parseNumber,
+  parseWithin,
+  percentWords,
   roundToStep,
   type UnitName,
 } from '../index.js';
@@ -109,7 +112,28 @@ describe('parseNumber', () => {
   });
 });
 
+describe('parseWithin', () => {
+  const rule = { field: 'Dose', min: 0.5, max: 30, unit: ' ml' };
+
+  it('reads a number and holds it to its range, naming both', () => {
+    expect(parseWithin('1½', rule)).toBe(1.5);
+    expect(() => parseWithin('31', rule)).toThrowError(
+      CoreError,
+      'Dose must be between 0.5 and 30 ml. You gave 31 ml.',
+    );
+    expect(() => parseWithin('ten', rule)).toThrowError(CoreError, 'Dose must be a number. You typed “ten”.');
+  });
+});
+
 describe('shown amounts', () => {
+  it('are per cents and times in as few digits as they need', () => {
+    expect(percentWords(0.655)).toBe('65.5 %');
+    expect(percentWords(0.62)).toBe('62 %');
+    expect(percentWords(0.0012, 2)).toBe('0.12 %');
+    expect(durationWords(119)).toBe('119 min');
+    expect(durationWords(120)).toBe('2 h');
+  });
+
   it('are rounded to what the scale shows', () => {
     expect(roundToStep(1982.6, 5)).toBe(1985);
     expect(roundToStep(1982.6, 1)).toBe(1983);

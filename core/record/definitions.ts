@@ -67,6 +67,11 @@ export type Material = z.infer<typeof Material>;
 export const Stage = z.enum(['agar', 'liquid', 'grain', 'bulk']);
 export type Stage = z.infer<typeof Stage>;
 
+/** Plates and broths: dosed by the liter, and cooked as liquids. */
+export function isDissolved(stage: Stage): stage is 'agar' | 'liquid' {
+  return stage === 'agar' || stage === 'liquid';
+}
+
 /**
  * How a medium is brought to its moisture before it is filled: seven schools for grain, two ways for bulk,
  * two for what is dissolved.

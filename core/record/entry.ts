@@ -24,6 +24,9 @@ export const HydrationStep = z.enum([
 ]);
 export type HydrationStep = z.infer<typeof HydrationStep>;
 
+/** Water goes by this name among the materials of a batch. */
+export const WATER = 'water';
+
 export const CookStep = z.enum([
   'lidOn',
   'steamSteady',

@@ -189,6 +189,8 @@ describe('a batch sheet', () => {
     expect(sheetOf('wheat-spawn', 'quart-jar').measure).toContain('All of it, drained, g');
     const straw = sheetOf('straw', 'tub-12');
     expect(straw.steps.some((s) => s.deed === 'Cook')).toBeFalse();
+    expect(straw.amounts.at(-1)!.what).toBe('Water taken up');
+    expect(sheetOf('hardwood-bran', 'block-bag').amounts.at(-1)!.what).toBe('Water');
     expect(straw.measure).toContain('Middle at 65 °C, time');
     expect(straw.facts.some((f) => f.what === 'Pasteurize')).toBeTrue();
   });

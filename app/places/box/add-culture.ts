@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CoreError, Line, parseNumber, requireWithin, type Isolate } from '../../../core/index';
+import { CoreError, Line, parseWithin, type Isolate } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 
@@ -99,7 +100,7 @@ export class AddCulture {
       if (!name.success || vessel === undefined) {
         throw new CoreError('out-of-range', 'Isolate', this.isolateName(), '1 to 80 letters long');
       }
-      const contentsMl = requireWithin(parseNumber(this.volumeText(), 'Millilitres'), {
+      const contentsMl = parseWithin(this.volumeText(), {
         field: 'Millilitres',
         min: 0.5,
         max: vessel.capacityMl,
@@ -116,7 +117,7 @@ export class AddCulture {
         this.dialog.close();
       }
     } catch (error) {
-      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 

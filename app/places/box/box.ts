@@ -21,6 +21,7 @@ import {
   type BatchView,
   type VesselView,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -238,9 +239,7 @@ export class Box {
         this.readingText.set('');
       }
     } catch (error) {
-      this.readingProblem.set(
-        `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
-      );
+      this.readingProblem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 }

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
-  CoreError,
   auditFormula,
   formatNumber,
   formulaFromAudit,
+  isDissolved,
   newId,
   parseNumber,
   phraseOf,
@@ -14,6 +14,7 @@ import {
   type Material,
   type Treatment,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { amountWords } from '../../data/words';
@@ -67,7 +68,7 @@ export class CheckRecipe {
         ...(vessel && { vessel, count: parseNumber(this.countText(), 'How many') }),
       });
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly problem = computed(() => {
@@ -95,7 +96,7 @@ export class CheckRecipe {
     if (audit === undefined || audit.parts.length === 0) {
       return [];
     }
-    const isLiquid = audit.stage === 'agar' || audit.stage === 'liquid';
+    const isLiquid = isDissolved(audit.stage);
     const ratio = audit.carbonToNitrogen;
     return [
       { what: 'In all', value: amountWords(audit.grams) },
@@ -163,7 +164,7 @@ export class CheckRecipe {
         await this.router.navigate(['/desk'], { queryParams: { formula: id } });
       }
     } catch (error) {
-      this.saveProblem.set(`${error instanceof Error ? error.message : String(error)} Nothing was saved.`);
+      this.saveProblem.set(`${messageOf(error)} Nothing was saved.`);
     }
   }
 }

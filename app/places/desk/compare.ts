@@ -2,20 +2,19 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input
 import { Router, RouterLink } from '@angular/router';
 import type { EChartsCoreOption } from 'echarts/core';
 import {
-  SCHOOLS,
   blendOf,
+  durationWords,
   formatNumber,
   hydrationSteps,
   resolveFormula,
   scaleFormula,
+  SCHOOLS,
   uptakeCurve,
   uptakeStages,
   vesselsFor,
   type Formula,
-  type ResolvedFormula,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { durationWords } from '../../data/words';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
 
@@ -190,11 +189,7 @@ export class Compare {
       sugar: perKg(blend.sugarG),
       nitrogen: perKg(blend.nitrogenG),
       ...(blend.carbonToNitrogen !== undefined && { carbonToNitrogen: blend.carbonToNitrogen }),
-      use: useOf(resolved),
+      use: formula.use ?? '',
     };
   }
-}
-
-function useOf(formula: ResolvedFormula): string {
-  return formula.use ?? '';
 }

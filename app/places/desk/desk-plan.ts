@@ -1,11 +1,12 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import {
-  CoreError,
   adviseTreatment,
   costOf,
   inCooker,
+  isFilledHere,
   nextBatchNumber,
   nextTime,
+  placesNeeded,
   planCook,
   reasonForMoisture,
   reasonForPart,
@@ -22,12 +23,14 @@ import {
   type CookPlan,
   type Household,
   type HydrationMethod,
+  type HydrationStep,
   type Reason,
   type ResolvedFormula,
   type ScaledFormula,
   type Stage,
   type Treatment,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
@@ -35,6 +38,23 @@ import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } f
 export type Asked =
   | { readonly kind: 'part'; readonly index: number }
   | { readonly kind: 'water' | 'moisture' | 'hold' | 'treatment' | 'cost' | 'shopping' | 'uptake' };
+
+/** What was chosen otherwise than usual, by the words of the sentence; all of it belongs to one formula. */
+interface Choices {
+  readonly count?: number;
+  readonly vesselId?: string;
+  readonly fill?: number;
+  readonly moisture?: number;
+  readonly eachMl?: number;
+  readonly strengthGPerL?: number;
+  readonly bottleId?: string;
+  readonly method?: HydrationMethod;
+  readonly treatment?: Treatment;
+  readonly spare?: number;
+  readonly stepMinutes?: BatchPlan['stepMinutes'];
+  /** What of the first ingredient, or of the volume, is there; left out for as much as it takes. */
+  readonly there?: number;
+}
 
 interface Answer {
   readonly formula: ResolvedFormula;
@@ -68,19 +88,9 @@ export class DeskPlan {
   private readonly store = inject(HouseStore);
 
   readonly formulaId = signal(FIRST_FORMULA);
-  private readonly chosenCount = signal<number | undefined>(undefined);
-  private readonly chosenVessel = signal<string | undefined>(undefined);
-  private readonly chosenFill = signal<number | undefined>(undefined);
-  private readonly chosenMoisture = signal<number | undefined>(undefined);
-  private readonly chosenEachMl = signal<number | undefined>(undefined);
-  private readonly chosenStrength = signal<number | undefined>(undefined);
-  private readonly chosenBottle = signal<string | undefined>(undefined);
-  private readonly chosenMethod = signal<HydrationMethod | undefined>(undefined);
-  private readonly chosenTreatment = signal<Treatment | undefined>(undefined);
-  private readonly chosenSpare = signal<number | undefined>(undefined);
-  readonly stepMinutes = signal<NonNullable<BatchPlan['stepMinutes']>>({});
-  /** What of the first ingredient, or of the volume, is there; undefined for as much as it takes. */
-  readonly there = signal<number | undefined>(undefined);
+  private readonly chosen = signal<Choices>({});
+  readonly stepMinutes = computed(() => this.chosen().stepMinutes ?? {});
+  readonly there = computed(() => this.chosen().there);
   readonly asked = signal<Asked | undefined>(undefined);
   /** What was typed and is no number, by field. */
   readonly typed = signal<Readonly<Record<string, string>>>({});
@@ -94,7 +104,7 @@ export class DeskPlan {
     const found = this.formulas().find((f) => f.id === this.formulaId()) ?? this.formulas()[0];
     return found && resolveFormula(found, this.records()?.materials ?? []);
   });
-  readonly method = computed(() => this.chosenMethod() ?? this.kept()?.hydration);
+  readonly method = computed(() => this.chosen().method ?? this.kept()?.hydration);
   /** As it is planned: with the chosen school in its name. */
   readonly formula = computed(() => {
     const kept = this.kept();
@@ -105,44 +115,44 @@ export class DeskPlan {
   readonly vessels = computed(() => vesselsFor(this.stage(), this.records()?.vesselTypes ?? []));
   readonly vessel = computed(() => {
     const wanted = [
-      this.chosenVessel(),
+      this.chosen().vesselId,
       this.stage() === 'grain' ? this.store.household()?.usualVesselTypeId : USUAL_VESSEL[this.stage()],
     ].find((id) => id !== undefined);
     return this.vessels().find((v) => v.id === wanted) ?? this.vessels()[0];
   });
   readonly bottles = computed(() =>
-    (this.records()?.vesselTypes ?? []).filter((v) => v.kind === 'bottle' && !v.id.startsWith('culture-')),
+    (this.records()?.vesselTypes ?? []).filter((v) => v.kind === 'bottle' && isFilledHere(v)),
   );
   readonly bottle = computed(() => {
-    const wanted = this.chosenBottle() ?? 'bottle-500';
+    const wanted = this.chosen().bottleId ?? 'bottle-500';
     return this.vessel()?.kind === 'dish'
       ? (this.bottles().find((v) => v.id === wanted) ?? this.bottles()[0])
       : undefined;
   });
   readonly count = computed(
-    () => this.chosenCount() ?? USUAL_COUNT[this.stage()] ?? this.store.household()?.usualCount ?? 8,
+    () => this.chosen().count ?? USUAL_COUNT[this.stage()] ?? this.store.household()?.usualCount ?? 8,
   );
-  readonly fill = computed(() => this.chosenFill() ?? this.vessel()?.usualFill ?? 0);
+  readonly fill = computed(() => this.chosen().fill ?? this.vessel()?.usualFill ?? 0);
   readonly eachMl = computed(() => {
     const vessel = this.vessel();
-    return this.chosenEachMl() ?? (vessel === undefined ? 0 : usualLiquidMl(vessel));
+    return this.chosen().eachMl ?? (vessel === undefined ? 0 : usualLiquidMl(vessel));
   });
   readonly moisture = computed(() => {
     const kept = this.kept();
-    return this.chosenMoisture() ?? (kept?.basis === 'perLiter' ? 0 : (kept?.targetMoisture.value ?? 0));
+    return this.chosen().moisture ?? (kept?.basis === 'perLiter' ? 0 : (kept?.targetMoisture.value ?? 0));
   });
   readonly strength = computed(() => {
     const kept = this.kept();
-    return this.chosenStrength() ?? (kept?.basis === 'perLiter' ? kept.strength.value : 0);
+    return this.chosen().strengthGPerL ?? (kept?.basis === 'perLiter' ? kept.strength.value : 0);
   });
-  readonly spare = computed(() => this.chosenSpare() ?? USUAL_SPARE[this.stage()]);
+  readonly spare = computed(() => this.chosen().spare ?? USUAL_SPARE[this.stage()]);
   readonly appliance = computed(() => this.records()?.appliances.find((a) => a.inUse));
   readonly advice = computed(() => {
     const shown = this.shown();
     return shown && adviseTreatment(shown.formula.stage, shown.scaled.parts);
   });
   readonly treatment = computed<Treatment>(
-    () => this.chosenTreatment() ?? this.advice()?.treatment ?? 'sterilize',
+    () => this.chosen().treatment ?? this.advice()?.treatment ?? 'sterilize',
   );
   readonly steps = computed(() =>
     stepsOf({
@@ -169,7 +179,7 @@ export class DeskPlan {
       });
       return { formula, scaled, ...this.cookFor(formula, scaled, household) };
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
 
@@ -292,85 +302,36 @@ export class DeskPlan {
         vessel: scaled.vessel,
         plan: { ...scaled.dissolved, vesselMl: scaled.dissolved?.eachMl, vesselWetG: scaled.vesselWetG },
       });
-      const count = scaled.dissolved?.cookedIn?.count ?? Math.ceil(scaled.count / vesselsPerPlace);
+      const count = scaled.dissolved?.cookedIn?.count ?? placesNeeded(scaled.count, vesselsPerPlace);
       const cook = planCook({ appliance, house, vessel, count, vesselWetG: wetG, stage: formula.stage });
       return { cook, cooksNeeded: cook.places === 0 ? 0 : Math.ceil(count / cook.places), cookProblem: '' };
     } catch (error) {
       return {
         cook: undefined,
         cooksNeeded: 0,
-        cookProblem: error instanceof CoreError ? error.message : String(error),
+        cookProblem: messageOf(error),
       };
     }
   }
 
   choose(formulaId: string): void {
     this.formulaId.set(formulaId);
-    for (const chosen of [
-      this.chosenVessel,
-      this.chosenCount,
-      this.chosenFill,
-      this.chosenMoisture,
-      this.chosenEachMl,
-      this.chosenStrength,
-      this.chosenBottle,
-      this.chosenMethod,
-      this.chosenTreatment,
-      this.chosenSpare,
-    ]) {
-      chosen.set(undefined);
-    }
-    this.stepMinutes.set({});
-    this.there.set(undefined);
+    this.chosen.set({});
     this.asked.set(undefined);
     this.typed.set({});
   }
 
-  setCount(count: number): void {
-    this.chosenCount.set(count);
+  /** Changes words of the sentence. Another vessel is filled as usual, another way of hydrating takes its usual times. */
+  change(words: Choices): void {
+    const reset: Choices = {
+      ...('vesselId' in words && { fill: undefined, eachMl: undefined }),
+      ...('method' in words && { stepMinutes: undefined }),
+    };
+    this.chosen.update((all) => ({ ...all, ...reset, ...words }));
   }
 
-  setVessel(id: string): void {
-    this.chosenVessel.set(id);
-    this.chosenFill.set(undefined);
-    this.chosenEachMl.set(undefined);
-  }
-
-  setFill(fill: number): void {
-    this.chosenFill.set(fill);
-  }
-
-  setMoisture(moisture: number): void {
-    this.chosenMoisture.set(moisture);
-  }
-
-  setEachMl(eachMl: number): void {
-    this.chosenEachMl.set(eachMl);
-  }
-
-  setStrength(gramsPerLiter: number): void {
-    this.chosenStrength.set(gramsPerLiter);
-  }
-
-  setBottle(id: string): void {
-    this.chosenBottle.set(id);
-  }
-
-  setSpare(spare: number): void {
-    this.chosenSpare.set(spare);
-  }
-
-  setMethod(method: HydrationMethod): void {
-    this.chosenMethod.set(method);
-    this.stepMinutes.set({});
-  }
-
-  setTreatment(treatment: Treatment): void {
-    this.chosenTreatment.set(treatment);
-  }
-
-  setMinutes(step: keyof NonNullable<BatchPlan['stepMinutes']>, minutes: number): void {
-    this.stepMinutes.update((all) => ({ ...all, [step]: minutes }));
+  setMinutes(step: HydrationStep, minutes: number): void {
+    this.change({ stepMinutes: { ...this.stepMinutes(), [step]: minutes } });
   }
 
   /** Takes what the record advises: other minutes, or another moisture. */
@@ -379,7 +340,7 @@ export class DeskPlan {
     if (change?.kind === 'minutes') {
       this.setMinutes(change.step, change.to);
     } else if (change !== undefined) {
-      this.setMoisture(change.to);
+      this.change({ moisture: change.to });
     }
   }
 

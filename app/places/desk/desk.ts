@@ -205,12 +205,12 @@ export class Desk {
   protected setDepth(depthMm: number): void {
     const { diameterMm } = this.plan.vessel() ?? {};
     if (diameterMm !== undefined && depthMm > 0 && depthMm <= MOST_DEPTH_MM) {
-      this.plan.setEachMl(pourVolumeMl(depthMm, diameterMm));
+      this.plan.change({ eachMl: pourVolumeMl(depthMm, diameterMm) });
     }
   }
 
   protected setMethod(method: string): void {
-    this.plan.setMethod(HydrationMethod.parse(method));
+    this.plan.change({ method: HydrationMethod.parse(method) });
   }
 
   /** On a phone the slip of an ingredient opens below its row instead. */
@@ -234,7 +234,7 @@ export class Desk {
   }
 
   protected setFill(text: string): void {
-    this.plan.setFill(Number(text));
+    this.plan.change({ fill: Number(text) });
   }
 
   protected grams(value: number): string {

@@ -9,14 +9,8 @@ import {
   untracked,
 } from '@angular/core';
 import { format } from 'date-fns';
-import {
-  CoreError,
-  dryDown,
-  formatNumber,
-  parseNumber,
-  type Figure,
-  type Material,
-} from '../../../core/index';
+import { dryDown, formatNumber, parseNumber, type Figure, type Material } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 
 /** Drying wanders by about this much, from memory; the range of a measured lot. */
 const MEASURED_WITHIN = 0.01;
@@ -117,7 +111,7 @@ export class DryDownSheet {
         ...(this.dishText().trim() !== '' && { dishG: parseNumber(this.dishText(), 'Dish') }),
       });
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly problem = computed(() => {

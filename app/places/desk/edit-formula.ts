@@ -11,10 +11,13 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import {
   CoreError,
+  MOISTURE_RULE,
+  RECIPE_SOURCE,
   auditFormula,
   formatNumber,
   newId,
   parseNumber,
+  parseWithin,
   requireWithin,
   resolveFormula,
   scaleFormula,
@@ -22,6 +25,7 @@ import {
   type Figure,
   type Formula,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 
@@ -61,9 +65,7 @@ export class EditFormula {
       : formulas.find((f) => f.id === this.id());
   });
   /** Its own are changed in place; what ships is copied. */
-  protected readonly isOwn = computed(
-    () => this.base()?.source === OWN || this.base()?.source === 'your recipe',
-  );
+  protected readonly isOwn = computed(() => [OWN, RECIPE_SOURCE].includes(this.base()?.source ?? ''));
   protected readonly materials = computed(() =>
     [...(this.records()?.materials ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
   );
@@ -90,7 +92,7 @@ export class EditFormula {
     try {
       return this.read(base);
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly problem = computed(() => {
@@ -192,8 +194,7 @@ export class EditFormula {
     const parts = this.parts().map(({ materialId, share }, i) => {
       const material = this.materials().find((m) => m.id === materialId);
       const field = `${material?.name ?? 'Ingredient'}, amount`;
-      const value =
-        requireWithin(parseNumber(share, field), { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
+      const value = parseWithin(share, { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
       return { ...base.parts[i], materialId, share: value };
     });
     if (base.basis === 'perLiter') {
@@ -203,13 +204,7 @@ export class EditFormula {
         lead.materialId === base.strengthOf ? (base.strength.value * lead.share) / was : lead.share;
       return { ...base, name, parts, strengthOf: lead.materialId, strength: around(value, base.strength) };
     }
-    const moisture = requireWithin(parseNumber(this.target(), 'Moisture') / 100, {
-      field: 'Moisture',
-      min: 0.2,
-      max: 0.86,
-      unit: ' %',
-      shownTimes: 100,
-    });
+    const moisture = requireWithin(parseNumber(this.target(), 'Moisture') / 100, MOISTURE_RULE);
     return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
   }
 }

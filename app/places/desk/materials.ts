@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
-  CoreError,
   formatNumber,
   moistureOf,
   newId,
-  parseNumber,
-  requireWithin,
+  parseWithin,
   stockLeftG,
   type Figure,
   type Material,
+  type RangeRule,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { amountWords } from '../../data/words';
@@ -32,6 +32,7 @@ const FAMILY_WORDS: Readonly<Record<string, string>> = {
   liquid: 'Liquids',
 };
 const OWN = 'Your own figure';
+const MOST_PRICE = 10_000;
 
 /** A number of a material that can be typed over. */
 interface FigureField {
@@ -155,7 +156,7 @@ export class Materials {
       if (text.trim() === '' && field.key !== 'moisture') {
         return this.settings.change('materials', material.id, { [field.key]: undefined });
       }
-      const shown = requireWithin(parseNumber(text, field.words), {
+      const shown = parseWithin(text, {
         field: field.words,
         min: field.key === 'densityGPerL' ? 1 : 0,
         max: field.most,
@@ -174,25 +175,14 @@ export class Materials {
 
   protected async setPrice(material: Material, text: string): Promise<void> {
     await this.keep('pricePerKg', async () => {
-      const pricePerKg =
-        text.trim() === ''
-          ? undefined
-          : requireWithin(parseNumber(text, 'Price'), { field: 'Price', min: 0, max: 10_000, unit: ' a kg' });
+      const pricePerKg = numberOrNothing(text, { field: 'Price', min: 0, max: MOST_PRICE, unit: ' a kg' });
       return this.settings.change('materials', material.id, { pricePerKg });
     });
   }
 
   protected async setStock(material: Material, text: string): Promise<void> {
     await this.keep('stock', async () => {
-      const massG =
-        text.trim() === ''
-          ? undefined
-          : requireWithin(parseNumber(text, 'On the shelf'), {
-              field: 'On the shelf',
-              min: 0,
-              max: 10_000_000,
-              unit: ' g',
-            });
+      const massG = numberOrNothing(text, { field: 'On the shelf', min: 0, max: 10_000_000, unit: ' g' });
       return this.settings.change('materials', material.id, {
         stock: massG === undefined ? undefined : { massG, countedAt: new Date().toISOString() },
       });
@@ -213,23 +203,14 @@ export class Materials {
       const value =
         key === 'currency'
           ? text.trim().slice(0, 8)
-          : text.trim() === ''
-            ? undefined
-            : requireWithin(parseNumber(text, 'A cook costs'), {
-                field: 'A cook costs',
-                min: 0,
-                max: 10_000,
-              });
+          : numberOrNothing(text, { field: 'A cook costs', min: 0, max: MOST_PRICE });
       return this.settings.change('household', 'household', { [key]: value });
     });
   }
 
   protected async setBought(key: 'dish' | 'syringe' | 'jar' | 'block', text: string): Promise<void> {
     await this.keep(key, async () => {
-      const value =
-        text.trim() === ''
-          ? undefined
-          : requireWithin(parseNumber(text, 'Bought'), { field: `A bought ${key}`, min: 0, max: 10_000 });
+      const value = numberOrNothing(text, { field: `A bought ${key}`, min: 0, max: MOST_PRICE });
       return this.settings.change('household', 'household', {
         boughtPrice: { ...this.store.household()?.boughtPrice, [key]: value },
       });
@@ -246,8 +227,13 @@ export class Materials {
     try {
       await act();
     } catch (error) {
-      problem = `${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`;
+      problem = `${messageOf(error)} Nothing was changed.`;
     }
     this.problems.update((all) => ({ ...all, [key]: problem }));
   }
+}
+
+/** An emptied field takes the number away. */
+function numberOrNothing(text: string, rule: RangeRule): number | undefined {
+  return text.trim() === '' ? undefined : parseWithin(text, rule);
 }

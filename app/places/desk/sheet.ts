@@ -5,10 +5,12 @@ import {
   batchSheet,
   decimalsOf,
   inCooker,
+  placesNeeded,
   planCook,
   type BatchView,
   type CookPlan,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { download } from '../../data/download';
 import { HouseStore } from '../../data/house-store';
 import { pressureWords } from '../../data/words';
@@ -62,9 +64,7 @@ export class Sheet {
     try {
       download(await this.worker.draw(sheet, this.paper()), `sheet-${sheet.code}.pdf`, 'application/pdf');
     } catch (error) {
-      this.problem.set(
-        `The sheet could not be drawn: ${error instanceof Error ? error.message : String(error)}. Print the page instead.`,
-      );
+      this.problem.set(`The sheet could not be drawn: ${messageOf(error)}. Print the page instead.`);
     } finally {
       this.busy.set(false);
     }
@@ -85,7 +85,7 @@ export class Sheet {
         house,
         vessel,
         vesselWetG: wetG,
-        count: Math.ceil(view.vessels.length / vesselsPerPlace - 1e-9),
+        count: placesNeeded(view.vessels.length, vesselsPerPlace),
         stage: view.batch.stage,
       });
     } catch {

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { boughtAs, formatNumber, type HydrationStep } from '../../../core/index';
+import { boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { amountWords, durationWords, moneyWords, pressureWords } from '../../data/words';
+import { amountWords, moneyWords, pressureWords } from '../../data/words';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
@@ -74,10 +74,10 @@ export class ThenAtStove {
     const all = first || (this.plan.steps()[0]?.deed ?? '');
     return { first: all.charAt(0).toUpperCase() + all.slice(1), rest: [...drain, ...test].join(', ') };
   });
-  protected readonly eachWord = computed(
-    () =>
-      `a ${{ dish: 'dish', syringe: 'syringe', jar: 'jar', block: 'block' }[boughtAs(this.plan.vessel() ?? ({ kind: 'jar' } as never))]}`,
-  );
+  protected readonly eachWord = computed(() => {
+    const vessel = this.plan.vessel();
+    return vessel === undefined ? '' : `a ${boughtAs(vessel)}`;
+  });
   protected readonly stockWords = computed(() => {
     const list = this.plan.toBuy();
     const missing = list.filter((b) => b.haveG !== undefined && b.missingG > 0);

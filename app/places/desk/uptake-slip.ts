@@ -1,17 +1,9 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
-  ChangeDetectionStrategy,
-  Component,
-  ElementRef,
-  afterNextRender,
-  computed,
-  inject,
-  input,
-  output,
-  viewChild,
-} from '@angular/core';
-import {
+  durationWords,
   formatNumber,
   hydrationSteps,
+  isWetStep,
   schoolOf,
   uptakeCurve,
   uptakeStages,
@@ -19,27 +11,23 @@ import {
   type BatchPlan,
   type HydrationMethod,
   type Material,
+  type WetStep,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { durationWords } from '../../data/words';
 import { BlankNumber } from '../../pieces/blank';
+import { Slip } from '../../pieces/slip';
 import { UptakeChart } from './uptake-chart';
 
 type Minutes = NonNullable<BatchPlan['stepMinutes']>;
-type WetStep = 'soak' | 'simmer' | 'hotRest';
 
 /** How a grain takes up water over the steps in it, the window for the wanted moisture, and the minutes to change. */
 @Component({
   selector: 'nw-uptake-slip',
-  imports: [BlankNumber, UptakeChart],
+  imports: [BlankNumber, Slip, UptakeChart],
   host: { '(keydown.escape)': 'closed.emit()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="card needs" aria-labelledby="uptake-title">
-      <header>
-        <h2 id="uptake-title">How it takes up water</h2>
-        <button #close type="button" class="word" (click)="closed.emit()">Close</button>
-      </header>
+    <nw-slip title="How it takes up water" (closed)="closed.emit()">
       @for (step of steps(); track step.step) {
         <p class="step">
           {{ step.words }}
@@ -67,23 +55,9 @@ type WetStep = 'soak' | 'simmer' | 'hotRest';
         By Peleg’s uptake, carried as a rate from step to step; ends and rates of each grain are from memory.
         Weigh the batch after drying: that corrects the next one.
       </p>
-    </section>
+    </nw-slip>
   `,
   styles: `
-    section {
-      display: grid;
-      gap: 10px;
-      padding: 14px 18px 16px;
-      font-size: 16px;
-    }
-    header {
-      display: flex;
-      align-items: baseline;
-      justify-content: space-between;
-    }
-    h2 {
-      font-size: 20px;
-    }
     .step .soft {
       font-size: 15px;
     }
@@ -99,12 +73,11 @@ export class UptakeSlip {
   readonly closed = output();
 
   private readonly store = inject(HouseStore);
-  private readonly close = viewChild.required<ElementRef<HTMLButtonElement>>('close');
   private readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
 
   protected readonly steps = computed(() =>
     hydrationSteps(this.method()).flatMap((step) => {
-      if (step.minutes === undefined || !isWet(step.step)) {
+      if (step.minutes === undefined || !isWetStep(step.step)) {
         return [];
       }
       const inHours = step.minutes.usual >= 120;
@@ -145,12 +118,6 @@ export class UptakeSlip {
       `${schoolOf(this.method())?.words ?? ''}: moisture over time. ${this.endWords()} ${this.windowWords()}`,
   );
 
-  constructor() {
-    afterNextRender(() => {
-      this.close().nativeElement.focus();
-    });
-  }
-
   protected change(step: WetStep, minutes: number): void {
     if (minutes >= 1 && minutes <= MOST_MINUTES) {
       this.minutesChange.emit({ step, minutes });
@@ -160,7 +127,3 @@ export class UptakeSlip {
 
 /** Two days in water: longer is no soak any more. */
 const MOST_MINUTES = 2880;
-
-function isWet(step: string): step is WetStep {
-  return step === 'soak' || step === 'simmer' || step === 'hotRest';
-}

@@ -6,11 +6,13 @@ import {
   cylinderMl,
   formatNumber,
   newId,
-  parseNumber,
-  requireWithin,
+  isFilledHere,
+  parseWithin,
+  pluralOf,
   type VesselKind,
   type VesselType,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -165,9 +167,7 @@ export class Vessels {
   protected readonly problem = signal('');
   protected readonly vessels = computed(() =>
     KINDS.flatMap(({ kind }) =>
-      (this.store.house()?.records.vesselTypes ?? []).filter(
-        (v) => v.kind === kind && !v.id.startsWith('culture-'),
-      ),
+      (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === kind && isFilledHere(v)),
     ),
   );
   /** What the typed measures come to, while they are typed. */
@@ -207,7 +207,7 @@ export class Vessels {
         schemaVersion: 1,
         updatedAt: new Date().toISOString(),
         name,
-        plural: plural(name),
+        plural: pluralOf(name).slice(0, 80),
         kind,
         capacityMl,
         fillLimit,
@@ -222,7 +222,7 @@ export class Vessels {
         this.texts.set({});
       }
     } catch (error) {
-      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 
@@ -249,7 +249,7 @@ export class Vessels {
   private number(field: Field): number {
     const [min, max] = LIMITS[field];
     const name = FIELD_WORDS[field].split(',')[0]!;
-    return requireWithin(parseNumber(this.texts()[field] ?? '', name), {
+    return parseWithin(this.texts()[field] ?? '', {
       field: name,
       min,
       max,
@@ -266,8 +266,4 @@ export class Vessels {
       ? cylinderMl(this.number('diameterMm'), this.number('heightMm'))
       : boxMl(this.number('lengthMm'), this.number('widthMm'), this.number('heightMm'));
   }
-}
-
-function plural(name: string): string {
-  return `${name}${/(s|sh|ch|x)$/i.test(name) ? 'es' : 's'}`.slice(0, 80);
 }

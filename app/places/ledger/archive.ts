@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router } from '@angular/router';
 import { format } from 'date-fns';
 import { formatNumber } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { ArchiveService } from '../../data/archive-service';
 import { download } from '../../data/download';
 import { HouseStore } from '../../data/house-store';
@@ -138,7 +139,7 @@ export class Archive {
     try {
       this.said.set(await act());
     } catch (error) {
-      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     } finally {
       this.busy.set(false);
     }

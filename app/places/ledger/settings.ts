@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { convert, parseNumber, requireWithin, type Appliance, type Household } from '../../../core/index';
+import { convert, parseWithin, type Appliance, type Household } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { Night, type Light } from '../../shell/night';
@@ -119,7 +120,7 @@ export class Settings {
         await this.keepHouse({ barometerKPa: undefined });
         return;
       }
-      const value = requireWithin(parseNumber(text, field.label), {
+      const value = parseWithin(text, {
         field: field.label,
         min: field.min,
         max: field.max,
@@ -128,7 +129,7 @@ export class Settings {
       this.problem.set('');
       await field.keep(value);
     } catch (error) {
-      this.problem.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 

@@ -15,6 +15,7 @@ import {
   type Household,
   type Records,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { ArchiveService } from '../../data/archive-service';
 import { SettingsService } from '../../data/settings-service';
 import { pressureWords } from '../../data/words';
@@ -121,7 +122,7 @@ export class Start {
       });
       return { scaled, cook };
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly problem = computed(
@@ -180,7 +181,7 @@ export class Start {
       await this.archive.fill(await this.archive.open(file));
       await this.router.navigateByUrl('/desk');
     } catch (error) {
-      this.failed.set(`${error instanceof Error ? error.message : String(error)} Nothing was changed.`);
+      this.failed.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 
@@ -197,9 +198,7 @@ export class Start {
       await this.settings.furnish(records);
       await this.router.navigateByUrl('/desk');
     } catch (error) {
-      this.failed.set(
-        `Not saved: ${error instanceof Error ? error.message : String(error)}. What you typed is kept on screen.`,
-      );
+      this.failed.set(`Not saved: ${messageOf(error)}. What you typed is kept on screen.`);
     }
   }
 }

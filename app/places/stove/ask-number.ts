@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
-import { CoreError, parseNumber, requireWithin } from '../../../core/index';
+import { parseWithin } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 
 /** One number asked at arm's length: its name, its unit, what it would mean while it is typed, one deed. */
 @Component({
@@ -72,7 +73,7 @@ export class AskNumber {
   protected send(text: string): void {
     try {
       const unit = this.unit() === '' ? '' : ` ${this.unit()}`;
-      const value = requireWithin(parseNumber(text, this.name()), {
+      const value = parseWithin(text, {
         field: this.name(),
         min: this.min(),
         max: this.max(),
@@ -81,7 +82,7 @@ export class AskNumber {
       this.problem.set('');
       this.given.emit(value);
     } catch (error) {
-      this.problem.set(`${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 }

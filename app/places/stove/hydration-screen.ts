@@ -8,7 +8,14 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { CoreError, formatNumber, parseNumber, weighedMoisture, type BatchView } from '../../../core/index';
+import {
+  durationWords,
+  formatNumber,
+  parseNumber,
+  weighedMoisture,
+  type BatchView,
+} from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
@@ -81,8 +88,7 @@ export class HydrationScreen {
   });
   protected readonly range = computed(() => {
     const minutes = this.clock().current?.minutes;
-    const words = (m: number) => (m >= 120 ? `${formatNumber(m / 60)} h` : `${m} min`);
-    return minutes && `${words(minutes.least)} to ${words(minutes.most)} works`;
+    return minutes && `${durationWords(minutes.least)} to ${durationWords(minutes.most)} works`;
   });
   protected readonly measured = computed(() => {
     const moisture = this.view().weighedMoisture;
@@ -143,9 +149,7 @@ export class HydrationScreen {
         this.massText.set('');
       }
     } catch (error) {
-      this.massProblem.set(
-        `${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`,
-      );
+      this.massProblem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { formatNumber, inCooker, isOn, planCook, type BatchView, type VesselId } from '../../../core/index';
+import {
+  formatNumber,
+  inCooker,
+  isDissolved,
+  isOn,
+  placesNeeded,
+  planCook,
+  type BatchView,
+  type VesselId,
+} from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { pressureWords } from '../../data/words';
@@ -15,8 +25,7 @@ const CHECKS = [
 
 /** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
 function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
-  const isLiquid = (batch: typeof a) => batch.stage === 'agar' || batch.stage === 'liquid';
-  return inCooker(a).vessel.id === inCooker(b).vessel.id && isLiquid(a) === isLiquid(b);
+  return inCooker(a).vessel.id === inCooker(b).vessel.id && isDissolved(a.stage) === isDissolved(b.stage);
 }
 
 /** What goes into the pot, the programme, four lines to check, one press. */
@@ -61,7 +70,7 @@ export class LoadCook {
       const waiting = view.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id);
       const { vessel, vesselsPerPlace } = inCooker(view.batch);
       const fits = first === undefined || sharesCook(view.batch, first.batch);
-      const places = Math.ceil(waiting.length / vesselsPerPlace - 1e-9);
+      const places = placesNeeded(waiting.length, vesselsPerPlace);
       const words = `${places} ${places === 1 ? vessel.name : vessel.plural}`;
       const poured = vessel === view.batch.vessel ? '' : ` for ${waiting.length} ${view.batch.vessel.plural}`;
       return {
@@ -81,12 +90,12 @@ export class LoadCook {
     return this.rows().flatMap((row) => {
       const most = Math.floor(free * row.vesselsPerPlace + 1e-9);
       const taken = row.taken ? row.waiting.slice(0, most) : [];
-      free -= Math.ceil(taken.length / row.vesselsPerPlace - 1e-9);
+      free -= placesNeeded(taken.length, row.vesselsPerPlace);
       return taken;
     });
   });
   protected readonly placesTaken = computed(() =>
-    Math.ceil(this.load().length / (this.rows().find((r) => r.taken)?.vesselsPerPlace ?? 1) - 1e-9),
+    placesNeeded(this.load().length, this.rows().find((r) => r.taken)?.vesselsPerPlace ?? 1),
   );
   protected readonly waitingCount = computed(
     () => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length,
@@ -116,7 +125,7 @@ export class LoadCook {
         problem: '',
       };
     } catch (error) {
-      return { problem: error instanceof Error ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly plan = computed(() => {

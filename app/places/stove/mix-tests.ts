@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
-  CoreError,
+  WATER,
   correctMix,
   decimalsOf,
   formatNumber,
@@ -8,6 +8,7 @@ import {
   type BatchView,
   type Material,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { amountWords } from '../../data/words';
@@ -22,7 +23,6 @@ const SQUEEZES = [
 const OFF = 0.03;
 /** Added by splashes; more at once overshoots. Common practice, no source. */
 const DRIERS = ['vermiculite', 'coir', 'hardwood-pellets', 'wheat-straw'];
-const WATER = 'water';
 
 interface Helper {
   readonly id: string;
@@ -177,7 +177,7 @@ export class MixTests {
         addedMoisture: this.helper_().moisture,
       });
     } catch (error) {
-      return { problem: error instanceof CoreError ? error.message : String(error) };
+      return { problem: messageOf(error) };
     }
   });
   protected readonly problem = computed(() => {

@@ -1,14 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
-  CoreError,
+  WATER,
   decimalsOf,
   doseFor,
   formatNumber,
-  kitchenMeasure,
-  parseNumber,
-  requireWithin,
+  kitchenOf,
+  parseWithin,
+  takesUpWater,
   type BatchView,
 } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { plannedStrength } from './planned-strength';
@@ -22,8 +23,6 @@ interface Row {
   /** What the scale showed when it was ticked. */
   readonly weighedG?: number;
 }
-
-const WATER = 'water';
 
 /**
  * What goes in, in large type, ticked as it is weighed. A press takes the planned amount; what the scale really
@@ -165,18 +164,15 @@ export class WeighList {
       const massG = of?.strained
         ? part.massG
         : (redosed?.find((p) => p.material.id === part.materialId)?.roundedG ?? part.massG);
-      const density = of?.material.densityGPerL?.value;
       return {
         id: part.materialId,
         name: part.name,
         massG,
         note: of?.note ?? '',
-        kitchen: density === undefined ? '' : kitchenMeasure((massG / density) * 1000),
+        kitchen: kitchenOf(of?.material, massG),
         weighedG: weighedOut.get(part.materialId),
       };
     });
-    const hasWater =
-      formula.basis === 'perLiter' || formula.hydration === 'mix' || formula.hydration === 'measured-jar';
     const water: Row = {
       id: WATER,
       name: 'Water',
@@ -186,7 +182,7 @@ export class WeighList {
       weighedG: weighedOut.get(WATER),
     };
     if (formula.basis !== 'perLiter') {
-      return hasWater ? [...parts, water] : parts;
+      return takesUpWater(formula.hydration) ? parts : [...parts, water];
     }
     // Water first, since all is dissolved or boiled in it. Once it was strained, both are behind.
     const isStrained = this.view().steps.some((step) => step.step === 'strain');
@@ -209,7 +205,7 @@ export class WeighList {
   protected async type(row: Row, text: string): Promise<void> {
     try {
       const field = `${row.name}, really`;
-      const massG = requireWithin(parseNumber(text, field), { field, min: 0, max: 1_000_000, unit: ' g' });
+      const massG = parseWithin(text, { field, min: 0, max: 1_000_000, unit: ' g' });
       this.problem.set('');
       if (
         await this.scribe.say({
@@ -222,7 +218,7 @@ export class WeighList {
         this.open.set('');
       }
     } catch (error) {
-      this.problem.set(`${error instanceof CoreError ? error.message : String(error)} Nothing was changed.`);
+      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 }

@@ -3,20 +3,12 @@ import { shippedMaterials } from '../../material/shipped-materials.js';
 import { convert } from '../../quantity/convert.js';
 import { UNITS } from '../../quantity/units.js';
 import type { Treatment } from '../../record/batch.js';
-import type { Material, Stage, VesselType } from '../../record/definitions.js';
+import { isDissolved, type Material, type Stage, type VesselType } from '../../record/definitions.js';
 import { blendOf, type Blend, type BlendPart } from '../blend.js';
 import { findingsFor, type Finding } from '../findings.js';
 import { adviseTreatment, type TreatmentAdvice } from '../treatment.js';
 import { MaterialMatcher, type Match } from './match-material.js';
 import { readLine, type ReadLine } from './read-line.js';
-
-/** An ingredient that is already known, in place of a line of text. */
-export interface AuditPart {
-  /** Absent for water. */
-  readonly material?: Material;
-  readonly massG: number;
-  readonly strained?: boolean;
-}
 
 export interface AuditOptions {
   /** The shelf that names are looked up on; the shipped table when left out. */
@@ -62,6 +54,8 @@ export interface Audit {
 export const MOST_LINES = 60;
 /** One part, when a recipe speaks of nothing but parts: g, or ml. */
 const ONE_PART = 100;
+/** As everywhere here: 998 g at 20 °C. */
+const WATER_G_PER_L = 1000;
 
 /**
  * What a recipe really is, from lines of text as people write them or from parts with their masses.
@@ -70,14 +64,14 @@ const ONE_PART = 100;
  *   be read is no error: it says so itself
  */
 export function auditFormula(
-  input: string | readonly string[] | readonly AuditPart[],
+  input: string | readonly string[] | readonly BlendPart[],
   options: AuditOptions = {},
 ): Audit {
   if (typeof input === 'string' || typeof input[0] === 'string') {
     const lines = readLines(input as string | readonly string[], options);
     return judge(lines, lines.flatMap(partOf), options);
   }
-  const given = input as readonly AuditPart[];
+  const given = input as readonly BlendPart[];
   return judge(partLines(given), given, options);
 }
 
@@ -102,14 +96,13 @@ function judge(lines: readonly AuditLine[], parts: readonly BlendPart[], options
       ? undefined
       : requireWithin(options.count, { field: 'How many', min: 1, max: 500, whole: true });
   const perVolume = (massG: number) => (massG / blend.liquidMl) * 100;
-  const isLiquid = stage === 'agar' || stage === 'liquid';
   return {
     lines,
     parts,
     stage,
     grams: blend.grams,
     ...(blend.moisture !== undefined && { moisture: blend.moisture }),
-    ...(isLiquid &&
+    ...(isDissolved(stage) &&
       blend.liquidMl > 0 && {
         solidsPercent: perVolume(blend.solidsG),
         sugarPercent: perVolume(blend.sugarG),
@@ -210,12 +203,7 @@ function weighPart(line: AuditLine, value: number, options: AuditOptions): Audit
   if (options.partsAre !== 'volume') {
     return { ...line, massG: value * ONE_PART, note: `By mass; one part is taken as ${ONE_PART} g.` };
   }
-  const density =
-    line.match?.kind === 'water'
-      ? 1000
-      : line.match?.kind === 'material'
-        ? line.match.material.densityGPerL?.value
-        : undefined;
+  const density = densityGPerL(line.match);
   return density === undefined
     ? { ...line, problem: noDensity(line.what) }
     : {
@@ -233,17 +221,29 @@ function gramsOf(line: AuditLine): { massG?: number; problem?: string } {
   if (UNITS[unit].kind === 'mass') {
     return { massG: convert(value, unit, 'g') };
   }
-  const densityGPerL = line.match.kind === 'water' ? 1000 : line.match.material.densityGPerL?.value;
-  return densityGPerL === undefined
+  const density = densityGPerL(line.match);
+  return density === undefined
     ? { problem: noDensity(line.what) }
-    : { massG: convert(value, unit, 'g', { densityGPerMl: densityGPerL / 1000 }) };
+    : { massG: convert(value, unit, 'g', { densityGPerMl: density / 1000 }) };
+}
+
+/** Undefined where it is not known, or where it is not known what it is. */
+function densityGPerL(match: Match | undefined): number | undefined {
+  switch (match?.kind) {
+    case 'water':
+      return WATER_G_PER_L;
+    case 'material':
+      return match.material.densityGPerL?.value;
+    default:
+      return undefined;
+  }
 }
 
 function noDensity(what: string): string {
   return `The density of ${what} is not known, so a volume says nothing. Weigh it, or give its density under Materials.`;
 }
 
-function partLines(input: readonly AuditPart[]): AuditLine[] {
+function partLines(input: readonly BlendPart[]): AuditLine[] {
   return input.map(({ material, massG }): AuditLine => ({
     text: material?.name ?? 'Water',
     what: material?.name ?? 'Water',
@@ -286,7 +286,7 @@ function finishedVolume(stage: Stage, blend: Blend): number | undefined {
   if (blend.grams <= 0) {
     return undefined;
   }
-  if (stage === 'agar' || stage === 'liquid') {
+  if (isDissolved(stage)) {
     return blend.liquidMl;
   }
   const isLight =

@@ -1,11 +1,14 @@
 import { CoreError } from '../../errors.js';
-import type { Figure, Formula } from '../../record/definitions.js';
+import { moistureOf } from '../../material/effective.js';
+import { isDissolved, type Figure, type Formula } from '../../record/definitions.js';
 import { fieldCapacityOf } from '../blend.js';
+import { LIMITS } from '../findings.js';
 import { solidsPerGram } from '../scale-dissolved.js';
+import { MOISTURE_RULE } from '../scaled-formula.js';
 import type { Audit } from './audit.js';
 
-const GRAIN_WINDOW = { low: 0.45, high: 0.55 } as const;
-const SOURCE = 'your recipe';
+/** Source of what was made from a recipe; by it a formula is known to be one's own. */
+export const RECIPE_SOURCE = 'your recipe';
 
 /**
  * The formula that a recipe amounts to, in normalized numbers: per liter for agar and broth, by dry mass for bulk,
@@ -30,9 +33,9 @@ export function formulaFromAudit(
       'The recipe holds nothing but water, so there is no formula in it.',
     );
   }
-  const common = { ...identity, schemaVersion: 1 as const, source: SOURCE };
+  const common = { ...identity, schemaVersion: 1 as const, source: RECIPE_SOURCE };
   const { stage, blend } = audit;
-  if (stage === 'agar' || stage === 'liquid') {
+  if (isDissolved(stage)) {
     if (blend.liquidMl <= 0) {
       throw new CoreError(
         'out-of-range',
@@ -62,11 +65,10 @@ export function formulaFromAudit(
       hydration: named.some((p) => p.strained) ? 'extract' : 'dissolve',
     };
   }
-  const dryG = (p: (typeof named)[number]) =>
-    p.massG * (1 - (p.material.measuredMoisture ?? p.material.moisture).value);
+  const dryG = (p: (typeof named)[number]) => p.massG * (1 - moistureOf(p.material).value);
   const whole = stage === 'grain' ? first.massG : named.reduce((sum, p) => sum + dryG(p), 0);
-  const window = stage === 'grain' ? GRAIN_WINDOW : fieldCapacityOf(named);
-  const moisture = Math.min(MOST_MOISTURE, Math.max(LEAST_MOISTURE, audit.moisture ?? window.low));
+  const window = stage === 'grain' ? LIMITS.grain : fieldCapacityOf(named);
+  const moisture = Math.min(MOISTURE_RULE.max, Math.max(MOISTURE_RULE.min, audit.moisture ?? window.low));
   return {
     ...common,
     stage,
@@ -81,12 +83,8 @@ export function formulaFromAudit(
   };
 }
 
-/** What a formula can be scaled to. */
-const LEAST_MOISTURE = 0.2;
-const MOST_MOISTURE = 0.86;
-
 function around(value: number, [low, high]: readonly [number, number]): Figure {
-  return { value, low: Math.min(low, value), high: Math.max(high, value), source: SOURCE };
+  return { value, low: Math.min(low, value), high: Math.max(high, value), source: RECIPE_SOURCE };
 }
 
 function settledOf(audit: Audit): Figure {

@@ -1,5 +1,6 @@
 import MiniSearch from 'minisearch';
 import type { Material } from '../../record/definitions.js';
+import { WATER } from '../../record/entry.js';
 
 /** What a recipe's words mean: water, one material, or a question with the likeliest answers first. */
 export type Match =
@@ -13,7 +14,7 @@ const PASSING = new Set(
     ' ',
   ),
 );
-const WATER = new Set([
+const WATER_NAMES = new Set([
   'water',
   'tap water',
   'distilled water',
@@ -50,7 +51,7 @@ export class MaterialMatcher {
   match(what: string): Match {
     const phrase = phraseOf(what);
     const answer = this.answers[phrase];
-    if (answer === 'water' || (answer === undefined && WATER.has(phrase))) {
+    if (answer === WATER || (answer === undefined && WATER_NAMES.has(phrase))) {
       return { kind: 'water' };
     }
     const known =

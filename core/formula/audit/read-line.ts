@@ -165,7 +165,6 @@ function clean(text: string): { cleaned: string; note?: string } {
     .replace(/(\d),(\d+)/g, '$1.$2')
     .replace(/(?<=\d)\s*#(?=\s|$)/g, ' lb')
     .replace(/(?<=\d)\s*%/g, ' percent')
-    .replace(/[A-Za-z]{2,}/g, (word) => word.toLowerCase())
-    .replace(/^c(?=\d)/, '');
+    .replace(/[A-Za-z]{2,}/g, (word) => word.toLowerCase());
   return { cleaned, note };
 }

@@ -1,0 +1,56 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterNextRender,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
+
+/** The frame of a slip that opens beside a number: its title, Close, and the focus, which moves in. */
+@Component({
+  selector: 'nw-slip',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card needs" [attr.aria-labelledby]="id">
+      <header>
+        <h2 [id]="id">{{ title() }}</h2>
+        <button #close type="button" class="word" (click)="closed.emit()">Close</button>
+      </header>
+      <ng-content />
+    </section>
+  `,
+  styles: `
+    section {
+      display: grid;
+      gap: 10px;
+      padding: 14px 18px 16px;
+      font-size: 16px;
+    }
+    header {
+      display: flex;
+      align-items: baseline;
+      justify-content: space-between;
+      gap: 12px;
+    }
+    h2 {
+      font-size: 20px;
+    }
+  `,
+})
+export class Slip {
+  private static made = 0;
+
+  readonly title = input.required<string>();
+  readonly closed = output();
+
+  protected readonly id = `nw-slip-${Slip.made++}`;
+  private readonly close = viewChild.required<ElementRef<HTMLButtonElement>>('close');
+
+  constructor() {
+    afterNextRender(() => {
+      this.close().nativeElement.focus();
+    });
+  }
+}
