@@ -107,13 +107,39 @@ export { withSchool } from './formula/with-school.js';
 export { shoppingList, stockLeftG, type ToBuy } from './stock/stock.js';
 
 // steam, heat
+export { chamberAir, measuredAir, sealedCold, vesselAir, VESSEL_PURGE_MIN } from './steam/air.js';
 export { atmosphericPressure } from './steam/atmosphere.js';
 export { chamberTemperature, gaugePressureFor, type ChamberInput } from './steam/chamber.js';
+export { pressureMeanings, type PressureKind, type PressureMeaning } from './steam/pressure-meaning.js';
 export { saturationPressure, saturationTemperature } from './steam/saturation.js';
 export { waterBudget, waterLostMl, type WaterBudget } from './steam/water-budget.js';
+export { holdForF0, type HoldInput } from './heat/hold-for-f0.js';
+export {
+  bodyOf,
+  characteristicM,
+  mixedBody,
+  type Body,
+  type Films,
+  type Shape,
+} from './heat/conduction/body.js';
+export { effectiveCount, priorDraws, weightedQuantile, type Draws } from './heat/band/draws.js';
+export { drawsAfter, type Observation } from './heat/band/evidence.js';
+export { heatBand, type HeatBand, type Likely } from './heat/band/heat-band.js';
+export { runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
+export { DRAW_SIZE, drawLoad, type ThermalLoad } from './heat/band/uncertain-load.js';
+export { besselJ0J1 } from './heat/conduction/bessel.js';
+export { radius, slab } from './heat/conduction/directions.js';
+export { respond } from './heat/conduction/respond.js';
+export {
+  STEP_MINUTES,
+  simulateLoad,
+  type LoadHeat,
+  type LoadInput,
+} from './heat/conduction/simulate-load.js';
 export { comeUpMinutes, heatingEnergyKJ, type LoadMasses } from './heat/come-up.js';
 export {
   coolingMinutes,
+  coolingRateOf,
   excessAfter,
   minutesToCool,
   NATURAL_CONVECTION,
@@ -122,6 +148,7 @@ export {
 export {
   equalLethalityHold,
   f0,
+  f0OfCurve,
   lethalRate,
   type LethalityOptions,
   type ProfilePoint,
@@ -129,20 +156,33 @@ export {
 
 // cook
 export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chamber-profile.js';
-export { allowedCookSteps, cookState, cookVerdict, heldMs, holdLeftMinutes } from './cook/cook-state.js';
-export type { CookPhase, CookState, CookVerdict } from './cook/cook-state.js';
+export { cookRun, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
+export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
+export type { CookPhase, CookState } from './cook/cook-state.js';
+export { contentsOf, inCooker, placesNeeded } from './cook/in-cooker.js';
+export { learnedFrom, type Learned } from './cook/learned.js';
+export { thermalLoadOf, type Contents } from './cook/load-model.js';
+export { GAP_MS, asProfile, readingsOf, stretches, type Reading } from './cook/measured.js';
+export { plannedChamber, type PlannedRun } from './cook/planned-chamber.js';
+export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './cook/pot.js';
+export { holdReaching, middleF0, relativeHold, runOf, tradeF0 } from './cook/relative-hold.js';
+export { tradeHold, type TradeHold, type TradeSchool } from './cook/trade-holds.js';
+export {
+  USUAL_TARGET_F0,
+  cookVerdict,
+  type CookVerdict,
+  type VerdictReason,
+  type VerdictWord,
+} from './cook/verdict.js';
 export {
   coreCoolMinutes,
   householdAtmosphereKPa,
-  inCooker,
   openAfterMinutes,
-  placesNeeded,
   planCook,
   SAFE_CORE_C,
-  tradeHold,
   VENT_MINUTES,
 } from './cook/programme.js';
-export type { CookPlan, TradeHold } from './cook/programme.js';
+export type { CookPlan, CookWish } from './cook/programme.js';
 export { shippedAppliances } from './cook/shipped-appliances.js';
 
 // culture, growth, yield
@@ -158,6 +198,7 @@ export { blockDryMassG } from './yield/block-dry-mass.js';
 export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, batchCode, vesselCode } from './record/batch.js';
 export {
   Appliance,
+  ApplianceKind,
   Figure,
   Formula,
   Household,
@@ -177,11 +218,13 @@ export {
 export { improveDefinitions } from './record/improve.js';
 export { effectiveEntries, type Fact, type FactOf } from './record/effective.js';
 export {
+  Channel,
   Contaminant,
   CookStep,
   Entry,
   HydrationStep,
   Place,
+  Proof,
   WATER,
   isCorrection,
   type EntryKind,

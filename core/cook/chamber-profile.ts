@@ -1,27 +1,28 @@
-import { excessAfter } from '../heat/cooling.js';
 import type { ProfilePoint } from '../heat/lethality.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { chamberTemperature } from '../steam/chamber.js';
-import { saturationTemperature } from '../steam/saturation.js';
 import { cookState, holdLeftMinutes } from './cook-state.js';
+import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
+import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './programme.js';
 
 const MINUTE = 60_000;
-/** The cooling curve is drawn in pieces of this length. */
-const COOLING_STEP_MIN = 5;
-const COOLING_SHOWN_MIN = 150;
 
 export interface ChamberProfile {
   /** Minutes since the lid went on; straight between points. */
   readonly points: readonly ProfilePoint[];
   /** Points up to this minute have happened; later ones are expected. */
   readonly nowMinutes: number;
+  /** When the weight went on, or is expected to. */
+  readonly closedAtMinutes: number;
+  /** What has happened was read by a thermometer in the steam, not reckoned from the steps. */
+  readonly measured: boolean;
 }
 
 /**
- * Chamber temperature of a cook, from its steps where they have happened and from its plan where they have not.
- * Assumes pure steam, which the venting is for.
+ * Chamber temperature of a cook: from its instruments where they spoke, from its steps where they did not, and from
+ * its plan where nothing has happened yet. What is reckoned assumes pure steam; what air costs is reckoned elsewhere.
  *
  * @param steps steps in effect, in order; the first is `lidOn`
  */
@@ -29,28 +30,96 @@ export function chamberProfile(
   cook: Cook,
   steps: readonly FactOf<'cookStep'>[],
   nowMs: number,
+  logs: readonly FactOf<'logged'>[] = [],
 ): ChamberProfile {
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
+  const nowMinutes = Math.max(0, (nowMs - startMs) / MINUTE);
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
+  const been = chamberReadings(cook, logs, startMs, nowMs);
+  const points =
+    been.points.length > 1 ? bridged(been.points, cook.roomC) : fromSteps(cook, steps, startMs, boilC);
+  const closed = steps.find((s) => s.step === 'weightOn');
+  const vented = steps.find((s) => s.step === 'steamSteady');
+  const closedAtMinutes =
+    closed !== undefined
+      ? (Date.parse(closed.at) - startMs) / MINUTE
+      : (vented === undefined
+          ? cook.comeUpMinutes * shareToBoil({ ...cook, boilC })
+          : (Date.parse(vented.at) - startMs) / MINUTE) + cook.ventMinutes;
+  addExpected(points, cook, steps, nowMs, nowMinutes, boilC);
+  return { points, nowMinutes, closedAtMinutes, measured: been.byThermometer };
+}
+
+/** Readings of the chamber's thermometer, else its temperature by the gauge. */
+function chamberReadings(
+  cook: Cook,
+  logs: readonly FactOf<'logged'>[],
+  startMs: number,
+  nowMs: number,
+): { readonly points: readonly Reading[]; readonly byThermometer: boolean } {
+  const inTime = (r: Reading) => r.atMs >= startMs && r.atMs <= nowMs;
+  const chamber = readingsOf(logs, 'chamberC').filter(inTime);
+  if (chamber.length > 1) {
+    return { points: shifted(chamber, startMs), byThermometer: true };
+  }
+  // A gauge at zero says nothing of a pot that is not boiling yet.
+  const gauge = readingsOf(logs, 'gaugeKPa').filter((r) => inTime(r) && r.value > 1);
+  return {
+    points: shifted(
+      gauge.map((r) => ({
+        atMs: r.atMs,
+        value: chamberTemperature({ gaugeKPa: Math.min(r.value, 300), atmosphereKPa: cook.atmosphereKPa }),
+      })),
+      startMs,
+    ),
+    byThermometer: false,
+  };
+}
+
+function shifted(readings: readonly Reading[], startMs: number): readonly Reading[] {
+  return readings.map((r) => ({ atMs: r.atMs - startMs, value: r.value }));
+}
+
+/** Where an instrument was silent, the lower of both sides counts: nothing is credited that was not seen. */
+function bridged(readings: readonly Reading[], roomC: number): ProfilePoint[] {
+  const points: ProfilePoint[] = readings[0]!.atMs > 0 ? [{ minutes: 0, celsius: roomC }] : [];
+  const profile = asProfile(readings, 0);
+  readings.forEach((reading, i) => {
+    const before = readings[i - 1];
+    if (before !== undefined && reading.atMs - before.atMs > GAP_MS) {
+      const low = Math.min(before.value, reading.value);
+      points.push(
+        { minutes: before.atMs / MINUTE, celsius: low },
+        { minutes: reading.atMs / MINUTE, celsius: low },
+      );
+    }
+    points.push(profile[i]!);
+  });
+  return points;
+}
+
+function fromSteps(
+  cook: Cook,
+  steps: readonly FactOf<'cookStep'>[],
+  startMs: number,
+  boilC: number,
+): ProfilePoint[] {
   const points: ProfilePoint[] = [{ minutes: 0, celsius: cook.roomC }];
-  const at = (ms: number) => (ms - startMs) / MINUTE;
   for (const [index, fact] of steps.entries()) {
-    const minutes = at(Date.parse(fact.at));
-    const state = cookState(steps.slice(0, index + 1));
-    if (state.phase === 'venting' || state.phase === 'comingUp') {
+    const minutes = (Date.parse(fact.at) - startMs) / MINUTE;
+    const { phase } = cookState(steps.slice(0, index + 1));
+    if (phase === 'venting' || phase === 'comingUp') {
       points.push({ minutes, celsius: boilC });
-    } else if (state.phase === 'holding') {
+    } else if (phase === 'holding') {
       points.push({ minutes, celsius: cook.chamberC });
-    } else if (state.phase === 'lost') {
+    } else if (phase === 'lost') {
       // Taken to fall to the open boiling point at once: errs to less heat.
       points.push({ minutes, celsius: cook.chamberC }, { minutes, celsius: boilC });
-    } else if (state.phase === 'cooling') {
-      points.push({ minutes, celsius: lastCelsius(points) });
+    } else if (phase === 'cooling') {
+      points.push({ minutes, celsius: lastCelsius(points, cook.roomC) });
     }
   }
-  const nowMinutes = Math.max(0, at(nowMs));
-  addExpected(points, cook, steps, nowMs, nowMinutes, boilC);
-  return { points, nowMinutes };
+  return points;
 }
 
 function addExpected(
@@ -67,9 +136,10 @@ function addExpected(
   }
   // Minutes not before now, so that a late person does not push the future into the past.
   const after = (minutes: number) => Math.max(minutes, nowMinutes);
+  const toBoil = shareToBoil({ ...cook, boilC });
   let end = points[points.length - 1]?.minutes ?? 0;
   if (state.phase === 'loaded' || state.phase === 'heating') {
-    end = after(cook.comeUpMinutes * shareToBoil(cook, boilC));
+    end = after(cook.comeUpMinutes * toBoil);
     points.push({ minutes: end, celsius: boilC });
   }
   if (state.phase === 'loaded' || state.phase === 'heating' || state.phase === 'venting') {
@@ -77,7 +147,7 @@ function addExpected(
     points.push({ minutes: end, celsius: boilC });
   }
   if (state.phase !== 'holding' && state.phase !== 'cooling' && state.phase !== 'opened') {
-    end = after(end + cook.comeUpMinutes * (1 - shareToBoil(cook, boilC)));
+    end = after(end + cook.comeUpMinutes * (1 - toBoil));
     points.push({ minutes: end, celsius: cook.chamberC });
   }
   if (state.phase !== 'cooling' && state.phase !== 'opened') {
@@ -85,20 +155,11 @@ function addExpected(
     end = state.phase === 'holding' ? nowMinutes + Math.max(0, left) : end + left;
     points.push({ minutes: end, celsius: cook.chamberC });
   }
-  const fromC = lastCelsius(points);
-  for (let minutes = COOLING_STEP_MIN; minutes <= COOLING_SHOWN_MIN; minutes += COOLING_STEP_MIN) {
-    const celsius = cook.roomC + excessAfter(fromC - cook.roomC, minutes, CANNER_COOLING_RATE);
-    points.push({ minutes: end + minutes, celsius });
-  }
+  points.push(...coolingFrom(end, lastCelsius(points, cook.roomC), cook.roomC, CANNER_COOLING_RATE));
 }
 
-/** The part of the come-up that is spent below boiling; energy is about linear in temperature. */
-function shareToBoil(cook: Cook, boilC: number): number {
-  return (boilC - cook.roomC) / (cook.chamberC - cook.roomC);
-}
-
-function lastCelsius(points: readonly ProfilePoint[]): number {
-  return points[points.length - 1]?.celsius ?? saturationTemperature(101.325);
+function lastCelsius(points: readonly ProfilePoint[], otherwise: number): number {
+  return points[points.length - 1]?.celsius ?? otherwise;
 }
 
 /** The part of a profile up to a minute, cut inside a segment where needed. */

@@ -94,23 +94,3 @@ export function heldMs(state: CookState, nowMs: number): number {
 export function holdLeftMinutes(state: CookState, cook: Pick<Cook, 'holdMinutes'>, nowMs: number): number {
   return cook.holdMinutes - heldMs(state, nowMs) / 60_000;
 }
-
-export type CookVerdict = 'by-time' | 'short' | 'no-vent' | 'void' | 'open';
-
-/** Shortest vent that practice accepts. Common practice, no source. */
-const LEAST_VENT_MINUTES = 7;
-const ROUNDING_MINUTES = 0.5;
-
-/** What the record of a finished cook is worth. A clock proves time only, never that the middle was hot. */
-export function cookVerdict(state: CookState, cook: Pick<Cook, 'holdMinutes'>): CookVerdict {
-  if (state.phase === 'ended') {
-    return 'void';
-  }
-  if (state.heatOffMs === undefined) {
-    return 'open';
-  }
-  if ((state.ventMinutes ?? 0) < LEAST_VENT_MINUTES - ROUNDING_MINUTES) {
-    return 'no-vent';
-  }
-  return state.heldBeforeMs / 60_000 >= cook.holdMinutes - ROUNDING_MINUTES ? 'by-time' : 'short';
-}

@@ -1,29 +1,18 @@
 import { convert } from '../quantity/convert.js';
-import {
-  isDissolved,
-  type Appliance,
-  type Household,
-  type Stage,
-  type VesselType,
-} from '../record/definitions.js';
+import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../errors.js';
-import type { BatchPlan } from '../record/batch.js';
-import { equalLethalityHold } from '../heat/lethality.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
+import type { Learned } from './learned.js';
+import type { Contents } from './load-model.js';
+import type { PlannedRun } from './planned-chamber.js';
+import { isPressureCooker } from './pot.js';
+import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
+import { tradeHold, type TradeHold } from './trade-holds.js';
 
-/** The trade's hold for a kind of vessel at 15 psi at the sea. Common practice, no source. */
-export interface TradeHold {
-  readonly minutes: number;
-  readonly least: number;
-  readonly most: number;
-  readonly words: string;
-}
-
-export const TRADE_GAUGE_PSI = 15;
 /** A full plume for ten minutes: USDA Complete Guide to Home Canning. */
 export const VENT_MINUTES = 10;
 /** Wait after the pressure has gone before opening: hot liquid and hot jars. Common practice, no source. */
@@ -37,38 +26,29 @@ export const CANNER_COOLING_RATE = coolingMinutes(100, 72, 1) / 49;
 export const CORE_LAG_MIN = 75;
 /** The middle must be below this before a culture goes in. Common practice, no source. */
 export const SAFE_CORE_C = 30;
-const SEA_LEVEL_M = 0;
 const DRY_SHARE_OF_WET = 0.5;
 /** Holds are shown to the next five minutes, upward. */
 const HOLD_STEP_MIN = 5;
+/** Half a minute is no reason for five more. */
+const OVER_BY_MIN = 0.5;
 /** A day: beyond it the trade's hold says nothing any more. */
 const MOST_HOLD_MIN = 1440;
-
-/** Bottles up to this size take the short cycle of agar; larger ones longer. Common practice, no source. */
-const SMALL_BOTTLE_ML = 250;
-
-/**
- * Bags and large vessels take longer, since their middle is farther from the steam. Liquids mix themselves and
- * brown when they are held long: three schools run 15, 20 and 30 min.
- */
-export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold {
-  if (isDissolved(stage)) {
-    return vessel.capacityMl <= SMALL_BOTTLE_ML
-      ? { minutes: 20, least: 15, most: 30, words: 'bottles and jars up to 250 ml' }
-      : { minutes: 30, least: 20, most: 45, words: 'liquids in larger bottles and jars' };
-  }
-  return vessel.kind === 'bag'
-    ? { minutes: 150, least: 120, most: 180, words: 'bags of 2 to 2.5 kg' }
-    : { minutes: 90, least: 60, most: 120, words: 'pint and quart jars' };
-}
 
 export interface CookPlan {
   readonly gaugeKPa: number;
   readonly atmosphereKPa: number;
   readonly chamberC: number;
-  /** What the same pressure would give at the sea. */
-  readonly seaChamberC: number;
   readonly trade: TradeHold;
+  /** The school whose hold was turned into this one. */
+  readonly schoolMinutes: number;
+  /** What gives the same middle F0 as the school's hold, before rounding and limits; absent where steam is too cool for it. */
+  readonly relativeMinutes?: number;
+  readonly basis: 'trade' | 'measured';
+  readonly contents: Contents;
+  readonly startC: number;
+  readonly boilC: number;
+  readonly coolingRate: number;
+  readonly comeUpEstimateMinutes: number;
   readonly holdMinutes: number;
   readonly ventMinutes: number;
   readonly comeUpMinutes: number;
@@ -78,41 +58,12 @@ export interface CookPlan {
   readonly places: number;
 }
 
-/** What stands in the cooker for a batch: plates are cooked in bottles and poured afterwards. */
-export function inCooker(batch: {
-  readonly vessel: VesselType;
-  readonly plan?: Pick<BatchPlan, 'cookedIn' | 'vesselWetG' | 'vesselMl'>;
-}): { readonly vessel: VesselType; readonly wetG: number; readonly vesselsPerPlace: number } {
-  const { plan, vessel } = batch;
-  const wetG = plan?.vesselWetG ?? 0;
-  if (plan?.cookedIn === undefined || plan.vesselMl === undefined) {
-    return { vessel, wetG, vesselsPerPlace: 1 };
-  }
-  const { eachMl } = plan.cookedIn;
-  return {
-    vessel: plan.cookedIn.vessel,
-    wetG: (wetG * eachMl) / plan.vesselMl,
-    vesselsPerPlace: eachMl / plan.vesselMl,
-  };
-}
-
-/** Places in the cooker that so many vessels take. */
-export function placesNeeded(vessels: number, vesselsPerPlace: number): number {
-  return Math.ceil(vessels / vesselsPerPlace - 1e-9);
-}
-
 /** Air pressure where this household is: its barometer, or the standard atmosphere at its altitude. */
 export function householdAtmosphereKPa(house: Pick<Household, 'altitudeM' | 'barometerKPa'>): number {
   return house.barometerKPa ?? atmosphericPressure(house.altitudeM);
 }
 
-/**
- * Pressure, hold and water for a load of like vessels. The hold is the trade's, stretched so that the chamber
- * earns what it would at the sea; never above the appliance's rated pressure.
- *
- * @throws CoreError when the chamber is too cool for a hold of a day
- */
-export function planCook(input: {
+export interface CookWish {
   readonly appliance: Appliance;
   readonly house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>;
   readonly vessel: VesselType;
@@ -120,62 +71,134 @@ export function planCook(input: {
   readonly vesselWetG: number;
   /** What is in them; grain when left out. */
   readonly stage?: Stage;
-}): CookPlan {
-  const { appliance, house, vessel } = input;
+  /** Share of the vessel that is filled. */
+  readonly fill?: number;
+  /** Hold of the school that is followed; the trade's middle one when left out. */
+  readonly schoolMinutes?: number;
+  /** Temperature of what goes in; the room's when left out. */
+  readonly startC?: number;
+  readonly ventMinutes?: number;
+  readonly learned?: Learned;
+  /** A hold that rests on what was measured in this cooker; it governs where there is one. */
+  readonly measuredHoldMinutes?: number;
+}
+
+/**
+ * Pressure, hold and water for a load of like vessels. The hold is the school's, turned into the one that gives the
+ * same middle F0 in these vessels at this pressure, altitude, start temperature and venting; or the one that measuring
+ * has shown. Never above the rated pressure nor the longest programme.
+ *
+ * @throws CoreError when the chamber is too cool for a hold of a day
+ */
+export function planCook(wish: CookWish): CookPlan {
+  const { appliance, house, vessel, learned } = wish;
+  const stage = wish.stage ?? 'grain';
   const atmosphereKPa = householdAtmosphereKPa(house);
-  const gaugeKPa = Math.min(appliance.ratedGaugeKPa, convert(TRADE_GAUGE_PSI, 'psi', 'kPa'));
+  const gaugeKPa = isPressureCooker(appliance)
+    ? Math.min(appliance.ratedGaugeKPa, convert(TRADE_GAUGE_PSI, 'psi', 'kPa'))
+    : 0;
   const chamberC = chamberTemperature({ gaugeKPa, atmosphereKPa });
-  const seaChamberC = chamberTemperature({
-    gaugeKPa: convert(TRADE_GAUGE_PSI, 'psi', 'kPa'),
-    altitudeM: SEA_LEVEL_M,
-  });
-  const trade = tradeHold(vessel, input.stage);
-  const exact = equalLethalityHold(trade.minutes, chamberC, seaChamberC);
-  const holdMinutes = Math.ceil(Math.max(exact, trade.minutes) / HOLD_STEP_MIN - 1e-6) * HOLD_STEP_MIN;
-  if (!(holdMinutes <= MOST_HOLD_MIN)) {
-    throw new CoreError(
-      'out-of-range',
-      'Hold',
-      holdMinutes,
-      `at most ${MOST_HOLD_MIN} min`,
-      `At ${chamberC.toFixed(1)} °C the hold would take ${holdMinutes} min, more than a day. It wants a cooker with more pressure.`,
-    );
-  }
+  const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
+  const ventMinutes = wish.ventMinutes ?? VENT_MINUTES;
+  const coolingRate = learned?.coolingRate ?? CANNER_COOLING_RATE;
+  const trade = tradeHold(vessel, stage);
+  const schoolMinutes = wish.schoolMinutes ?? trade.minutes;
+  const contents: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill };
+  const places = appliance.places[vessel.id] ?? 0;
+  const comeUpEstimateMinutes = comeUpOf(wish, chamberC, Math.min(wish.count, Math.max(places, 1)));
+  const comeUpMinutes = comeUpEstimateMinutes * (learned?.comeUpFactor ?? 1);
+  const startC = wish.startC ?? house.roomC;
+  const planned: Omit<PlannedRun, 'holdMinutes'> = {
+    roomC: house.roomC,
+    boilC,
+    chamberC,
+    comeUpMinutes,
+    ventMinutes,
+    coolingRate,
+  };
+  const relativeMinutes = relativeHold(contents, planned, trade, schoolMinutes, startC);
+  const holdMinutes = holdOf(wish, trade, relativeMinutes, chamberC);
   const water = waterBudget({
-    ventMinutes: VENT_MINUTES,
+    ventMinutes,
     holdMinutes,
     leastMl: appliance.leastWaterMl,
     mostMl: appliance.mostWaterMl,
+    factor: learned?.waterFactor,
   });
-  const places = appliance.places[vessel.id] ?? 0;
-  const inPot = Math.min(input.count, Math.max(places, 1));
-  const mediumKg = (inPot * input.vesselWetG) / 1000;
-  const load = {
-    waterKg: water.startMl / 1000,
-    potKg: appliance.emptyKg,
-    glassKg: vessel.kind === 'bag' ? 0 : (inPot * vessel.emptyG) / 1000,
-    mediumWaterKg: mediumKg * (1 - DRY_SHARE_OF_WET),
-    mediumDryKg: mediumKg * DRY_SHARE_OF_WET,
-  };
   return {
     gaugeKPa,
     atmosphereKPa,
     chamberC,
-    seaChamberC,
     trade,
+    schoolMinutes,
+    relativeMinutes,
+    basis: wish.measuredHoldMinutes === undefined ? 'trade' : 'measured',
+    contents,
+    startC,
+    boilC,
+    coolingRate,
+    comeUpEstimateMinutes,
     holdMinutes,
-    ventMinutes: VENT_MINUTES,
-    comeUpMinutes: comeUpMinutes(load, house.roomC, chamberC, appliance.netKW),
-    openAfterMinutes: openAfterMinutes(chamberC, atmosphereKPa, house.roomC),
+    ventMinutes,
+    comeUpMinutes,
+    openAfterMinutes: openAfterMinutes(chamberC, atmosphereKPa, house.roomC, coolingRate),
     water,
     places,
   };
 }
 
+/** To the next five minutes, upward; for a smaller vessel never below the shortest school of its kind. */
+function holdOf(
+  { appliance, measuredHoldMinutes }: CookWish,
+  trade: TradeHold,
+  relativeMinutes: number | undefined,
+  chamberC: number,
+): number {
+  const exact = measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least);
+  const holdMinutes = Math.ceil((exact - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
+  const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
+  if (!(holdMinutes <= most)) {
+    const asked = Number.isFinite(holdMinutes) ? `${holdMinutes} min` : 'more than a day';
+    throw new CoreError(
+      'out-of-range',
+      'Hold',
+      holdMinutes,
+      `at most ${most} min`,
+      `At ${chamberC.toFixed(1)} °C the hold would take ${asked}; ${appliance.name} can hold ${most} min. It wants a cooker with more pressure, or smaller vessels.`,
+    );
+  }
+  return holdMinutes;
+}
+
+/** The water that a come-up is reckoned with, before the budget that depends on it is known. */
+const USUAL_WATER_KG = 3;
+
+function comeUpOf(wish: CookWish, chamberC: number, inPot: number): number {
+  const { appliance, vessel, house } = wish;
+  const mediumKg = (inPot * wish.vesselWetG) / 1000;
+  const waterKg = Math.min(
+    Math.max(USUAL_WATER_KG, appliance.leastWaterMl / 1000),
+    appliance.mostWaterMl / 1000,
+  );
+  const load = {
+    waterKg,
+    potKg: appliance.emptyKg,
+    glassKg: vessel.kind === 'bag' ? 0 : (inPot * vessel.emptyG) / 1000,
+    mediumWaterKg: mediumKg * (1 - DRY_SHARE_OF_WET),
+    mediumDryKg: mediumKg * DRY_SHARE_OF_WET,
+  };
+  return comeUpMinutes(load, house.roomC, chamberC, appliance.netKW);
+}
+
 /** From heat off until the gauge is at zero, and ten minutes more. */
-export function openAfterMinutes(chamberC: number, atmosphereKPa: number, roomC: number): number {
+export function openAfterMinutes(
+  chamberC: number,
+  atmosphereKPa: number,
+  roomC: number,
+  coolingRate = CANNER_COOLING_RATE,
+): number {
   const boilingC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
-  return coolingMinutes(chamberC - roomC, boilingC - roomC, CANNER_COOLING_RATE) + WAIT_AFTER_PRESSURE_MIN;
+  return coolingMinutes(chamberC - roomC, boilingC - roomC, coolingRate) + WAIT_AFTER_PRESSURE_MIN;
 }
 
 /** From heat off until the middle of the load is below 30 °C, in a closed pot. Errs to later. */

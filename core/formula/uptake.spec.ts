@@ -77,7 +77,8 @@ describe('predicted moisture of a grain', () => {
     expect(moistureAfter({ soak: 60 })).toBeLessThan(moistureAfter({ soak: 600 }));
     expect(moistureAfter({ simmer: 5 })).toBeLessThan(moistureAfter({ simmer: 20 }));
     const soaked = (roomC: number) =>
-      uptakeCurve(wheat, [{ words: 'soak', minutes: 300, celsius: roomC }]).points.at(-1)!.moisture;
+      uptakeCurve(wheat, [{ step: 'soak', words: 'soak', minutes: 300, celsius: roomC }]).points.at(-1)!
+        .moisture;
     expect(soaked(10)).toBeLessThan(soaked(30));
     const { points } = uptakeCurve(material('maize'), uptakeStages('soak-simmer', 20));
     points.slice(1).forEach((p, i) => expect(p.moisture).toBeGreaterThanOrEqual(points[i]!.moisture));

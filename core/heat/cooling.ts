@@ -5,6 +5,8 @@ import type { ProfilePoint } from './lethality.js';
 export const NATURAL_CONVECTION = 1.25;
 /** Below this distance from 1 the general closed form loses digits; Newton's is then exact enough. */
 const NEWTON_WITHIN = 1e-9;
+/** Two readings give a rate but no hint that they are in error. */
+const LEAST_READINGS = 3;
 
 export interface CoolingInput {
   readonly readings: readonly ProfilePoint[];
@@ -75,6 +77,26 @@ export function coolingMinutes(
   return (
     (straighten(toExcessC, exponent) - straighten(fromExcessC, exponent)) / (scale(exponent) * ratePerMinute)
   );
+}
+
+/**
+ * The rate k of d(ΔT)/dt = −k ΔT^exponent that readings show, by least squares.
+ *
+ * @param readings all above the room
+ * @returns undefined when there are fewer than three, or when they do not fall
+ */
+export function coolingRateOf(
+  readings: readonly ProfilePoint[],
+  ambientCelsius: number,
+  exponent = NATURAL_CONVECTION,
+): number | undefined {
+  if (readings.length < LEAST_READINGS) {
+    return undefined;
+  }
+  const { slope } = leastSquaresLine(
+    readings.map((r) => ({ x: r.minutes, y: straighten(r.celsius - ambientCelsius, exponent) })),
+  );
+  return slope > 0 ? slope / scale(exponent) : undefined;
 }
 
 /** Excess over the room after some minutes at a known rate; the inverse of `coolingMinutes`. */

@@ -5,6 +5,7 @@ const REFERENCE_C = 121.1;
 const Z_C = 10;
 /** Below this relative slope the closed form loses digits and the trapezoid is exact enough. */
 const FLAT = 1e-9;
+const FLAT_IN_CURVE = 1e-6;
 
 export interface ProfilePoint {
   readonly minutes: number;
@@ -45,6 +46,30 @@ export function f0(profile: readonly ProfilePoint[], options: LethalityOptions =
     const end = lethalRate(to.celsius, options);
     const logRatio = Math.log(end / start);
     sum += minutes * (Math.abs(logRatio) < FLAT ? (start + end) / 2 : (end - start) / logRatio);
+  }
+  return sum;
+}
+
+/**
+ * The same integral over a curve in arrays, without an object for each point: for curves that were computed.
+ *
+ * @param minutes not decreasing
+ */
+export function f0OfCurve(
+  minutes: Float64Array,
+  celsius: Float64Array,
+  options: LethalityOptions = {},
+): number {
+  const perDegree = Math.LN10 / (options.z ?? Z_C);
+  const reference = options.reference ?? REFERENCE_C;
+  let sum = 0;
+  let last = Math.exp((celsius[0]! - reference) * perDegree);
+  for (let i = 1; i < celsius.length; i++) {
+    const next = Math.exp((celsius[i]! - reference) * perDegree);
+    const logRatio = (celsius[i]! - celsius[i - 1]!) * perDegree;
+    const mean = Math.abs(logRatio) < FLAT_IN_CURVE ? (last + next) / 2 : (next - last) / logRatio;
+    sum += (minutes[i]! - minutes[i - 1]!) * mean;
+    last = next;
   }
   return sum;
 }

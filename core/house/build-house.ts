@@ -1,5 +1,8 @@
 import { coreCoolMinutes } from '../cook/programme.js';
-import { cookState, cookVerdict } from '../cook/cook-state.js';
+import { probedF0 } from '../cook/cook-heat.js';
+import { cookState } from '../cook/cook-state.js';
+import { contentsOf } from '../cook/in-cooker.js';
+import { cookVerdict } from '../cook/verdict.js';
 import { mixMoisture, weighedMoisture } from '../formula/moisture.js';
 import {
   fitColonization,
@@ -267,19 +270,35 @@ function viewCook(
     return [];
   }
   const steps = facts.filter((f) => f.kind === 'cookStep');
+  const logs = facts.filter((f) => f.kind === 'logged');
+  const coreReads = facts.filter((f) => f.kind === 'coreRead');
+  const proofs = facts.filter((f) => f.kind === 'proofRead');
   const state = cookState(steps);
-  const batches = new Set(loaded.vesselIds.flatMap((id) => batchOfVessel.get(id)?.id ?? []));
-  const lastCoreRead = lastOf(facts, 'coreRead');
+  const batches = new Map(
+    loaded.vesselIds.flatMap((id) => {
+      const batch = batchOfVessel.get(id);
+      return batch === undefined ? [] : [[batch.id, batch] as const];
+    }),
+  );
+  const [first] = batches.values();
+  const lastCoreRead = coreReads[coreReads.length - 1];
+  const probed = probedF0(logs);
   return [
     {
       cook,
       steps,
       state,
-      verdict: cookVerdict(state, cook),
+      logs,
+      coreReads,
+      proofs,
+      contents: first && contentsOf(first),
+      verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
       vesselIds: loaded.vesselIds,
-      batches: [...batches],
+      batches: [...batches.keys()],
       lastCoreRead,
       coreCoolMs: coreCoolMs(cook, state.heatOffMs, lastCoreRead),
+      waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
+      probedF0: probed,
     },
   ];
 }

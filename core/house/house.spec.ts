@@ -88,7 +88,7 @@ describe('the made-up household', () => {
 
   it('tells of a cook that was hardly vented: only its jars turned', () => {
     const cook = house.cooks.find((c) => c.cook.number === 11)!;
-    expect(cook.verdict).toBe('no-vent');
+    expect(cook.verdict).toEqual({ word: 'not-sterile', reasons: ['hardly vented'] });
     expect(bad('G27').length).toBe(4);
     bad('G27').forEach((v) => expect(v.state.cookId).toBe(cook.cook.id));
   });

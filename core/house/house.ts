@@ -1,6 +1,7 @@
-import type { CookState, CookVerdict } from '../cook/cook-state.js';
+import type { CookFacts } from '../cook/cook-heat.js';
+import type { CookVerdict } from '../cook/verdict.js';
 import type { ColonizationForecast } from '../growth/fit-colonization.js';
-import type { Batch, Cook, Vessel } from '../record/batch.js';
+import type { Batch, Vessel } from '../record/batch.js';
 import type { Household, Isolate, Species } from '../record/definitions.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { HydrationStep } from '../record/entry.js';
@@ -52,16 +53,16 @@ export interface BatchView {
   readonly forecast?: ColonizationForecast;
 }
 
-export interface CookView {
-  readonly cook: Cook;
-  readonly steps: readonly FactOf<'cookStep'>[];
-  readonly state: CookState;
+export interface CookView extends CookFacts {
   readonly verdict: CookVerdict;
   readonly vesselIds: readonly VesselId[];
   readonly batches: readonly BatchId[];
   /** When the middle of the load should be below 30 °C; refined by a reading. */
   readonly coreCoolMs?: number;
   readonly lastCoreRead?: FactOf<'coreRead'>;
+  readonly waterLeftMl?: number;
+  /** F0 that a logger in the middle saw. */
+  readonly probedF0?: number;
 }
 
 /** Everything derived from the records of one house at one moment. */

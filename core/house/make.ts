@@ -1,4 +1,5 @@
 import type { CookPlan } from '../cook/programme.js';
+import { USUAL_TARGET_F0 } from '../cook/verdict.js';
 import type { ScaledFormula } from '../formula/scaled-formula.js';
 import type { Batch, BatchPlan, Cook, Vessel } from '../record/batch.js';
 import type { Appliance, ResolvedFormula, VesselType } from '../record/definitions.js';
@@ -123,8 +124,13 @@ export function makeCook(
     ventMinutes: plan.ventMinutes,
     comeUpMinutes: plan.comeUpMinutes,
     openAfterMinutes: plan.openAfterMinutes,
+    comeUpEstimateMinutes: plan.comeUpEstimateMinutes,
     waterMl: plan.water.startMl,
     roomC,
+    startC: plan.startC,
+    targetF0: USUAL_TARGET_F0,
+    schoolMinutes: plan.schoolMinutes,
+    basis: plan.basis,
   };
   const entry = {
     id: newId(nowMs, random) as EntryId,

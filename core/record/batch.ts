@@ -77,6 +77,16 @@ export const Cook = z.strictObject({
   openAfterMinutes: z.number().min(0).max(2880),
   waterMl: z.number().positive().max(50_000),
   roomC: z.number().min(5).max(40),
+  /** By energy alone, before what the cooker has shown; `comeUpMinutes` is both. */
+  comeUpEstimateMinutes: z.number().min(0).max(600).optional(),
+  /** Temperature of what went in, when it was not the room's. */
+  startC: z.number().min(0).max(100).optional(),
+  /** F0 that the coldest point should get, min. */
+  targetF0: z.number().positive().max(200).optional(),
+  /** The school whose hold was turned into this one's, minutes. */
+  schoolMinutes: z.number().positive().max(1440).optional(),
+  /** What the hold rests on: the trade's, or what was measured in this cooker. */
+  basis: z.enum(['trade', 'measured']).optional(),
 });
 export type Cook = z.infer<typeof Cook>;
 

@@ -178,17 +178,35 @@ export const VesselType = z
   .refine((v) => v.usualFill <= v.fillLimit, { error: 'usualFill must not exceed fillLimit' });
 export type VesselType = z.infer<typeof VesselType>;
 
-export const ApplianceKind = z.enum(['canner', 'multiCooker']);
+export const ApplianceKind = z.enum([
+  'canner',
+  'multiCooker',
+  'autoclave',
+  'steamDrum',
+  'hotBath',
+  'bucket',
+  'oven',
+]);
+export type ApplianceKind = z.infer<typeof ApplianceKind>;
 
-/** Something that cooks under pressure. Gauge pressures in kPa above the air outside. */
+/** Something that heats vessels through. Gauge pressures in kPa above the air outside; 0 where it is open to it. */
 export const Appliance = z.strictObject({
   ...definition,
   name: Line,
   kind: ApplianceKind,
   volumeL: z.number().min(2).max(200),
   /** Printed on the appliance; no plan may exceed it. */
-  ratedGaugeKPa: z.number().min(10).max(250),
+  ratedGaugeKPa: z.number().min(0).max(250),
   heat: z.enum(['gas', 'electric', 'induction']),
+  /** How its pressure is known: a weight that jiggles, a dial that may lie, a number it shows. */
+  gauge: z.enum(['weighted', 'dial', 'shown', 'none']).optional(),
+  /** What a test found the gauge to read too much, kPa; taken off every reading. */
+  gaugeReadsOverKPa: z.number().min(-50).max(50).optional(),
+  gaugeTestedAt: z.iso.date().optional(),
+  /** A programme that cannot be set longer. */
+  longestHoldMinutes: z.number().min(1).max(1440).optional(),
+  /** Gas in grams or power in kilowatt-hours that an hour at pressure takes. */
+  fuelPerHour: z.number().nonnegative().max(10_000).optional(),
   /** Heat that arrives in the pot, after losses. */
   netKW: z.number().positive().max(20),
   emptyKg: z.number().positive().max(100),

@@ -40,6 +40,29 @@ export const CookStep = z.enum([
 ]);
 export type CookStep = z.infer<typeof CookStep>;
 
+/** What an instrument or a person reads: kPa above the air outside, or °C. */
+export const Channel = z.enum(['gaugeKPa', 'chamberC', 'coreC', 'agarC']);
+export type Channel = z.infer<typeof Channel>;
+
+/** What was put in to see whether the heat arrived. Strips change with exposure and prove nothing about the middle. */
+export const Proof = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('strip'), changed: z.boolean() }),
+  z.strictObject({ kind: z.literal('maximum'), celsius: z.number().min(20).max(150) }),
+  z.strictObject({
+    kind: z.literal('indicator'),
+    form: z.enum(['ampoule', 'paper']),
+    /** Spores in it, as a power of ten, and the minutes at 121.1 °C that kill nine in ten: printed on it. */
+    logPopulation: z.number().min(3).max(8),
+    dMinutes: z.number().min(0.5).max(5),
+    result: z.enum(['clear', 'turned']),
+    /** One that was not cooked must turn, or the result says nothing. */
+    control: z.enum(['turned', 'clear', 'none']),
+    hours: z.number().min(1).max(400),
+    incubatedC: z.number().min(20).max(70),
+  }),
+]);
+export type Proof = z.infer<typeof Proof>;
+
 export const Place = z.enum(['shelf', 'fridge', 'tent', 'counter']);
 export type Place = z.infer<typeof Place>;
 
@@ -119,6 +142,32 @@ export const Entry = z.discriminatedUnion('kind', [
     carryOn: z.boolean().optional(),
   }),
   z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: Line }),
+  /** Readings of one channel, typed or from an instrument: seconds after `at`, and the value. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('logged'),
+    cookId: CookId,
+    channel: Channel,
+    source: Line,
+    readings: z
+      .array(z.tuple([z.number().min(0).max(200_000), z.number().min(-50).max(400)]))
+      .min(1)
+      .max(2000),
+  }),
+  /** Water that was left in the cooker, for the next budget. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('waterLeft'),
+    cookId: CookId,
+    leftMl: z.number().min(0).max(50_000),
+  }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('proofRead'),
+    cookId: CookId,
+    vesselId: VesselId.optional(),
+    proof: Proof,
+  }),
   z.strictObject({
     ...fact,
     kind: z.literal('coreRead'),

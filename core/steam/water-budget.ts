@@ -7,9 +7,13 @@ const HOLD_LOSS_ML_PER_MIN = 7;
 const RESERVE = 0.5;
 const BOTTLE_STEP_ML = 100;
 
-/** Water that a run has lost, ml, from its minutes of full steam and of hold. */
-export function waterLostMl(ventMinutes: number, holdMinutes: number): number {
-  return ventMinutes * VENT_LOSS_ML_PER_MIN + holdMinutes * HOLD_LOSS_ML_PER_MIN;
+/**
+ * Water that a run has lost, ml, from its minutes of full steam and of hold.
+ *
+ * @param factor what this very cooker loses, as a multiple of the usual
+ */
+export function waterLostMl(ventMinutes: number, holdMinutes: number, factor = 1): number {
+  return factor * (ventMinutes * VENT_LOSS_ML_PER_MIN + holdMinutes * HOLD_LOSS_ML_PER_MIN);
 }
 
 export interface WaterBudget {
@@ -31,10 +35,12 @@ export function waterBudget(input: {
   readonly holdMinutes: number;
   readonly leastMl: number;
   readonly mostMl: number;
+  /** What this cooker has been found to lose, as a multiple of the usual. */
+  readonly factor?: number;
 }): WaterBudget {
   requireWithin(input.ventMinutes, { field: 'Venting', min: 0, max: 120, unit: ' min' });
   requireWithin(input.holdMinutes, { field: 'Hold', min: 0, max: 1440, unit: ' min' });
-  const lossMl = waterLostMl(input.ventMinutes, input.holdMinutes);
+  const lossMl = waterLostMl(input.ventMinutes, input.holdMinutes, input.factor);
   const neededMl = Math.ceil((lossMl * (1 + RESERVE)) / BOTTLE_STEP_ML) * BOTTLE_STEP_ML;
   const startMl = Math.min(Math.max(neededMl, input.leastMl), input.mostMl);
   return { startMl, lossMl, leftMl: startMl - lossMl, tooLong: neededMl > input.mostMl };

@@ -10,20 +10,27 @@ import {
 import { amountWords, moneyWords } from '../../data/words';
 
 export function reasonForHold(cook: CookPlan): Reason {
-  const slower = 10 ** ((cook.seaChamberC - cook.chamberC) / 10);
   return {
     title: `Why ${cook.holdMinutes} min`,
     steps: [
-      { text: `The trade's hold, ${cook.trade.words}`, result: `${cook.trade.minutes} min` },
-      { text: '15 psi at the sea', result: `${cook.seaChamberC.toFixed(1)} °C` },
+      {
+        text: `The trade's hold at 15 psi at the sea, ${cook.trade.words}`,
+        result: `${cook.schoolMinutes} min`,
+      },
       { text: 'your pressure, where you are', result: `${cook.chamberC.toFixed(1)} °C` },
-      { text: 'spores die more slowly there', result: `${slower.toFixed(2)} times` },
+      {
+        text: 'for the same heat in the middle of these vessels',
+        result:
+          cook.relativeMinutes === undefined
+            ? 'more than a day'
+            : `${formatNumber(cook.relativeMinutes)} min`,
+      },
       { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
     ],
     likely: `Practice runs ${cook.trade.least} to ${cook.trade.most} min at the sea.`,
     source:
-      'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. It errs to longer, since the middle warms up no slower.',
-    narrow: 'Put a maximum thermometer in one jar',
+      'Hold: common practice, no source. Steam: IAPWS-IF97. F0 with z = 10 °C: ISO 17665. Heat to the middle: conduction with films, the same on both sides of the comparison.',
+    narrow: 'Log a probe in the middle of one jar, or cook an indicator with it',
   };
 }
 

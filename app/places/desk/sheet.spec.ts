@@ -21,7 +21,7 @@ describe('a batch sheet', () => {
     const page = await render(Sheet, { code: 'G28' });
     expect(page.text()).toContain('Wheat, soak and simmer');
     expect(page.text()).toMatch(/1 980 g ?10⅞ cups/);
-    expect(page.text()).toContain('120 min at 15 psi (119.8 °C here)');
+    expect(page.text()).toContain('100 min at 15 psi (119.8 °C here)');
     expect(page.host.querySelectorAll('.measure li').length).toBeGreaterThan(3);
     const paper = page.host.querySelector('select')!;
     paper.value = 'LETTER';

@@ -37,7 +37,7 @@ describe('the first start', () => {
   it('answers the altitude: cooler, longer', async () => {
     await start.type(blank('Altitude'), '640');
     expect(start.text()).toMatch(/119\.8 ?°C at 15 psi/);
-    expect(start.text()).toMatch(/so hold 120 min, the trade's 90, stretched/);
+    expect(start.text()).toMatch(/so hold 100 min, the trade's 90, stretched/);
   });
 
   it('takes a barometer instead of the altitude', async () => {

@@ -32,7 +32,7 @@ describe('the Stove', () => {
     });
 
     it('shows what is left, what to do then, and two deeds well apart', () => {
-      expect(stove.text()).toMatch(/6[0-9] minutes left at 15 psi/);
+      expect(stove.text()).toMatch(/4[0-9] minutes left at 15 psi/);
       expect(stove.text()).toContain('On course by time');
       expect(stove.text()).toContain('Water about');
       expect(stove.has('Heat off')).toBe(true);
@@ -45,7 +45,7 @@ describe('the Stove', () => {
       expect(stove.text()).toContain('Clock stopped. Turn the heat up.');
       expect(stove.text()).toContain('Never add weight to the regulator.');
       await stove.press('At pressure again');
-      expect(stove.has('Start again, 120 min')).toBe(true);
+      expect(stove.has('Start again, 100 min')).toBe(true);
       await stove.press(/Carry on, \d+ min more/);
       expect(cook14().state.phase).toBe('holding');
       expect(cook14().state.heldBeforeMs).toBeGreaterThan(50 * 60_000);
@@ -63,7 +63,7 @@ describe('the Stove', () => {
       await step('heatOff');
       await step('open');
       expect(stove.text()).toContain('Canner is cold.');
-      expect(stove.text()).toMatch(/Cook 14: ?Probably short\./);
+      expect(stove.text()).toMatch(/Cook 14: ?Not sterile\./);
     });
 
     it('counts nothing that was stopped, and offers its load again', async () => {
@@ -151,7 +151,7 @@ describe('the Stove', () => {
         await stove.press(deed);
       }
       expect(stove.text()).toContain('8 of 8 places');
-      expect(stove.text()).toContain('120 min at 15 psi');
+      expect(stove.text()).toContain('100 min at 15 psi');
       expect(stove.text()).toContain('stretched to this heat');
       expect(stove.text()).toContain('not for canning food');
       await stove.press('All so, lid on');

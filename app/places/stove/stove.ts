@@ -20,7 +20,7 @@ import { cookClock } from './cook-clock';
 import { HydrationScreen } from './hydration-screen';
 import { hydrationClock } from './hydration-clock';
 import { LoadCook } from './load-cook';
-import { VERDICTS } from './verdicts';
+import { verdictWords } from './verdicts';
 
 type Task =
   { readonly key: string; readonly cook: CookView } | { readonly key: string; readonly batch: BatchView };
@@ -63,7 +63,7 @@ export class Stove {
   protected readonly lastCook = computed(() => {
     const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
     const last = ended[ended.length - 1];
-    return last && { number: last.cook.number, ...VERDICTS[last.verdict] };
+    return last && { number: last.cook.number, ...verdictWords(last.verdict) };
   });
   protected readonly idleWords = computed(() => {
     const house = this.store.house();

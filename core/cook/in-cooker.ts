@@ -1,0 +1,35 @@
+import type { Batch, BatchPlan } from '../record/batch.js';
+import type { VesselType } from '../record/definitions.js';
+import type { Contents } from './load-model.js';
+
+/** What stands in the cooker for a batch: plates are cooked in bottles and poured afterwards. */
+export function inCooker(batch: {
+  readonly vessel: VesselType;
+  readonly plan?: Pick<BatchPlan, 'cookedIn' | 'vesselWetG' | 'vesselMl'>;
+}): { readonly vessel: VesselType; readonly wetG: number; readonly vesselsPerPlace: number } {
+  const { plan, vessel } = batch;
+  const wetG = plan?.vesselWetG ?? 0;
+  if (plan?.cookedIn === undefined || plan.vesselMl === undefined) {
+    return { vessel, wetG, vesselsPerPlace: 1 };
+  }
+  const { eachMl } = plan.cookedIn;
+  return {
+    vessel: plan.cookedIn.vessel,
+    wetG: (wetG * eachMl) / plan.vesselMl,
+    vesselsPerPlace: eachMl / plan.vesselMl,
+  };
+}
+
+/** The same as heat sees it. Undefined for a culture that came ready. */
+export function contentsOf(batch: Pick<Batch, 'vessel' | 'stage' | 'plan'>): Contents | undefined {
+  if (batch.plan === undefined) {
+    return undefined;
+  }
+  const { vessel, wetG } = inCooker(batch);
+  return { vessel, stage: batch.stage, wetG, fill: vessel === batch.vessel ? batch.plan.fill : undefined };
+}
+
+/** Places in the cooker that so many vessels take. */
+export function placesNeeded(vessels: number, vesselsPerPlace: number): number {
+  return Math.ceil(vessels / vesselsPerPlace - 1e-9);
+}

@@ -1,0 +1,75 @@
+import { coolingRateOf } from '../heat/cooling.js';
+import { waterLostMl } from '../steam/water-budget.js';
+import type { CookFacts } from './cook-heat.js';
+import { asProfile, readingsOf } from './measured.js';
+
+/** What this very cooker has shown. Factors on what is estimated from energy; absent until something was measured. */
+export interface Learned {
+  readonly comeUpFactor?: number;
+  readonly waterFactor?: number;
+  /** k of ΔT' = −k ΔT^1.25, 1/(min K^0.25). */
+  readonly coolingRate?: number;
+  /** Cooks that had a say in each. */
+  readonly cooks: { readonly comeUp: number; readonly water: number; readonly cooling: number };
+}
+
+/** Older cooks say little of a cooker whose gasket, burner or load has changed since. */
+const LATEST = 7;
+const MINUTE = 60_000;
+/** A factor outside this is a slip of a button or a spill, not a cooker. */
+const SENSIBLE = { least: 0.3, most: 3 };
+
+/** Medians over the latest cooks of one appliance. */
+export function learnedFrom(cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[]): Learned {
+  const latest = cooks.slice(-LATEST);
+  const comeUp = latest.flatMap(comeUpFactorOf);
+  const water = latest.flatMap(waterFactorOf);
+  const cooling = latest.flatMap(coolingOf);
+  return {
+    comeUpFactor: median(comeUp.filter(isSensible)),
+    waterFactor: median(water.filter(isSensible)),
+    coolingRate: median(cooling),
+    cooks: { comeUp: comeUp.length, water: water.length, cooling: cooling.length },
+  };
+}
+
+function comeUpFactorOf({ cook, steps }: CookFacts): number[] {
+  const at = (step: string) => {
+    const fact = steps.find((s) => s.step === step);
+    return fact === undefined ? NaN : Date.parse(fact.at);
+  };
+  const minutes = (at('steamSteady') - at('lidOn') + at('atPressure') - at('weightOn')) / MINUTE;
+  const estimate = cook.comeUpEstimateMinutes ?? cook.comeUpMinutes;
+  return minutes > 0 && estimate > 0 ? [minutes / estimate] : [];
+}
+
+function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?: number }): number[] {
+  if (waterLeftMl === undefined || state.phase === 'ended') {
+    return [];
+  }
+  const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE);
+  const lost = cook.waterMl - waterLeftMl;
+  return lost > 0 && expected > 0 ? [lost / expected] : [];
+}
+
+function coolingOf({ cook, state, logs }: CookFacts): number[] {
+  const { heatOffMs } = state;
+  if (heatOffMs === undefined) {
+    return [];
+  }
+  const after = readingsOf(logs, 'chamberC').filter((r) => r.atMs >= heatOffMs);
+  const readings = asProfile(after, heatOffMs).filter((p) => p.celsius > cook.roomC + 5);
+  const rate = coolingRateOf(readings, cook.roomC);
+  return rate === undefined ? [] : [rate];
+}
+
+function isSensible(factor: number): boolean {
+  return factor >= SENSIBLE.least && factor <= SENSIBLE.most;
+}
+
+function median(values: readonly number[]): number | undefined {
+  const sorted = [...values].sort((a, b) => a - b);
+  const high = sorted[Math.floor(sorted.length / 2)];
+  const low = sorted[Math.ceil(sorted.length / 2) - 1];
+  return high === undefined || low === undefined ? undefined : (low + high) / 2;
+}

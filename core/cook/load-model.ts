@@ -1,0 +1,93 @@
+import type { ThermalLoad } from '../heat/band/uncertain-load.js';
+import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
+
+const MM3_PER_ML = 1000;
+/** Steam condensing on glass or film, W/(m² K): side and bottom of a vessel. From memory of handbook ranges. */
+const WALL_FILM = 300;
+/** Still air and steam in the headspace under a lid, W/(m² K). From memory, 5 to 10. */
+const HEADSPACE_FILM = 7;
+/** A bag's neck is open to the steam through its filter, and folded film lies on the block. Our estimate. */
+const FOLDED_FILM = 60;
+/** Height over radius of common jars and bottles, inside. From memory: a quart jar is 86 mm wide and 163 mm high. */
+const JAR_SLENDERNESS = 3.79;
+/** Proportions of a filled bag, 200 × 130 × 135 mm for 3.5 l. Common practice, no source. */
+const BLOCK = { lengthMm: 200, widthMm: 130, heightMm: 135, volumeMl: 3510 };
+/** Finished mass of grain or wood in a bag for each milliliter. Common practice, no source. */
+const BAG_G_PER_ML = 0.66;
+/** From steam to a liquid that mixes itself: film, wall and film together, W/(m² K). From memory. */
+const LIQUID_FILM = 160;
+const WATER_J_PER_ML_K = 4.19;
+const SECONDS = 60;
+
+export interface Contents {
+  readonly vessel: VesselType;
+  readonly stage: Stage;
+  /** Wet medium in each vessel, g. */
+  readonly wetG?: number;
+  /** Share of the vessel that is filled; the usual one when left out. */
+  readonly fill?: number;
+}
+
+/**
+ * What a filled vessel is to heat: grain and wood conduct through a cylinder or a block, broth and agar mix themselves.
+ * Measures of the vessel are used where they are known, else those of its kind with the same volume.
+ */
+export function thermalLoadOf(contents: Contents): ThermalLoad {
+  const { vessel, stage } = contents;
+  if (isDissolved(stage)) {
+    return { kind: 'liquid', timeConstantMinutes: liquidLag(vessel, liquidMl(contents)) };
+  }
+  const topFilm = vessel.kind === 'bag' ? FOLDED_FILM : HEADSPACE_FILM;
+  return { kind: 'solid', shape: solidShape(contents), wallFilm: WALL_FILM, topFilm };
+}
+
+function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>['shape'] {
+  const { vessel } = contents;
+  if (vessel.kind === 'bag') {
+    const volumeMl = (contents.wetG ?? vessel.finishedG ?? 0) / BAG_G_PER_ML || filledMl(contents);
+    const scale = Math.cbrt(volumeMl / BLOCK.volumeMl);
+    return {
+      kind: 'brick',
+      lengthMm: BLOCK.lengthMm * scale,
+      widthMm: BLOCK.widthMm * scale,
+      heightMm: BLOCK.heightMm * scale,
+    };
+  }
+  const { lengthMm, widthMm, heightMm } = vessel;
+  if (lengthMm !== undefined && widthMm !== undefined && heightMm !== undefined) {
+    return { kind: 'brick', lengthMm, widthMm, heightMm: heightMm * fillOf(contents) };
+  }
+  const radiusMm = innerRadiusMm(vessel);
+  return {
+    kind: 'cylinder',
+    radiusMm,
+    heightMm: (filledMl(contents) * MM3_PER_ML) / (Math.PI * radiusMm ** 2),
+  };
+}
+
+/** Time constant of a liquid: heat it holds over what its wetted wall lets through. */
+function liquidLag(vessel: VesselType, volumeMl: number): number {
+  const radiusMm = innerRadiusMm(vessel);
+  const heightMm = (volumeMl * MM3_PER_ML) / (Math.PI * radiusMm ** 2);
+  const areaM2 = (2 * Math.PI * radiusMm * heightMm + Math.PI * radiusMm ** 2) / 1e6;
+  return (volumeMl * WATER_J_PER_ML_K) / (LIQUID_FILM * areaM2) / SECONDS;
+}
+
+function innerRadiusMm(vessel: VesselType): number {
+  return vessel.diameterMm === undefined
+    ? Math.cbrt((vessel.capacityMl * MM3_PER_ML) / (Math.PI * JAR_SLENDERNESS))
+    : vessel.diameterMm / 2;
+}
+
+function filledMl(contents: Contents): number {
+  return contents.vessel.capacityMl * fillOf(contents);
+}
+
+function liquidMl(contents: Contents): number {
+  // A milliliter of broth or agar weighs about a gram.
+  return contents.wetG !== undefined && contents.wetG > 0 ? contents.wetG : filledMl(contents);
+}
+
+function fillOf({ vessel, fill }: Contents): number {
+  return fill ?? vessel.usualFill;
+}

@@ -1,0 +1,97 @@
+import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
+import { shippedVesselTypes } from '../formula/shipped-vessel-types.js';
+
+/** A hold that many use at 15 psi at the sea. Common practice, no source. */
+export interface TradeSchool {
+  readonly minutes: number;
+  /** Who holds it so, and why. */
+  readonly words: string;
+}
+
+/** The trade's holds for a kind of vessel and medium, and the vessel that they are said of. */
+export interface TradeHold {
+  /** The middle school, used unless another is chosen. */
+  readonly minutes: number;
+  readonly least: number;
+  readonly most: number;
+  readonly words: string;
+  readonly schools: readonly [TradeSchool, TradeSchool, TradeSchool];
+  readonly reference: { readonly vessel: VesselType; readonly stage: Stage };
+}
+
+/** Bottles up to this size take the short cycle of agar; larger ones longer. Common practice, no source. */
+const SMALL_BOTTLE_ML = 250;
+
+type Schools = readonly [TradeSchool, TradeSchool, TradeSchool];
+
+const HOLDS: readonly {
+  readonly is: (vessel: VesselType, stage: Stage) => boolean;
+  readonly words: string;
+  readonly vesselId: string;
+  readonly stage: Stage;
+  readonly schools: Schools;
+}[] = [
+  {
+    is: (vessel, stage) => isDissolved(stage) && vessel.capacityMl <= SMALL_BOTTLE_ML,
+    words: 'bottles and jars up to 250 ml',
+    vesselId: 'bottle-250',
+    stage: 'agar',
+    schools: [
+      { minutes: 15, words: 'least browning; small volumes' },
+      { minutes: 20, words: 'most plates and broths' },
+      { minutes: 30, words: 'to be sure; browns a little' },
+    ],
+  },
+  {
+    is: (_vessel, stage) => isDissolved(stage),
+    words: 'liquids in larger bottles and jars',
+    vesselId: 'bottle-500',
+    stage: 'liquid',
+    schools: [
+      { minutes: 20, words: 'half a bottle, sugar kept pale' },
+      { minutes: 30, words: 'most liters and quarts' },
+      { minutes: 45, words: 'to be sure; browns' },
+    ],
+  },
+  {
+    is: (vessel) => vessel.kind === 'bag',
+    words: 'bags of 2 to 2.5 kg',
+    vesselId: 'block-bag',
+    stage: 'bulk',
+    schools: [
+      { minutes: 120, words: 'plain wood, well soaked' },
+      { minutes: 150, words: 'most supplemented blocks' },
+      { minutes: 180, words: 'rich blocks, tight loads' },
+    ],
+  },
+  {
+    is: () => true,
+    words: 'pint and quart jars',
+    vesselId: 'quart-jar',
+    stage: 'grain',
+    schools: [
+      { minutes: 60, words: 'soaked grain in small jars' },
+      { minutes: 90, words: 'most quarts of grain' },
+      { minutes: 120, words: 'grain that was not soaked, or full loads' },
+    ],
+  },
+];
+
+const VESSELS = shippedVesselTypes('2026-01-01T00:00:00.000Z');
+
+/**
+ * Bags and large vessels take longer, since their middle is farther from the steam. Liquids mix themselves and
+ * brown when they are held long.
+ */
+export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold {
+  const { words, schools, vesselId, stage: said } = HOLDS.find((h) => h.is(vessel, stage))!;
+  const [short, middle, long] = schools;
+  return {
+    minutes: middle.minutes,
+    least: short.minutes,
+    most: long.minutes,
+    words,
+    schools,
+    reference: { vessel: VESSELS.find((v) => v.id === vesselId)!, stage: said },
+  };
+}

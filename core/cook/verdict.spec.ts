@@ -1,0 +1,148 @@
+import fc from 'fast-check';
+import {
+  CookStep,
+  cookState,
+  cookVerdict,
+  probedF0,
+  type CookId,
+  type FactOf,
+  type Proof,
+} from '../index.js';
+import { MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+
+const cookId = '018f0000-0000-7000-8000-000000000009' as CookId;
+const cook = { holdMinutes: 100, chamberC: 119.8, targetF0: 12 };
+const indicator = (over: Partial<Extract<Proof, { kind: 'indicator' }>> = {}): Proof => ({
+  kind: 'indicator',
+  form: 'ampoule',
+  logPopulation: 6,
+  dMinutes: 1.7,
+  result: 'clear',
+  control: 'turned',
+  hours: 24,
+  incubatedC: 56,
+  ...over,
+});
+
+function stateOf(vent = 10, hold = 100) {
+  const entry = entryMaker();
+  const gaps: readonly [CookStep, number][] = [
+    ['lidOn', 0],
+    ['steamSteady', 18],
+    ['weightOn', vent],
+    ['atPressure', 6],
+    ['heatOff', hold],
+  ];
+  let minute = 0;
+  return cookState(
+    gaps.map(([step, after]) => {
+      minute += after;
+      return entry(START_MS + minute * MINUTE_MS, { kind: 'cookStep', cookId, step }) as FactOf<'cookStep'>;
+    }),
+  );
+}
+const verdict = (proofs: readonly Proof[], probed?: number, state = stateOf()) =>
+  cookVerdict(state, cook, { proofs, probedF0: probed });
+
+describe('the verdict of a cook', () => {
+  it('a clock proves time only, and a strip only exposure', () => {
+    expect(verdict([])).toEqual({ word: 'by-time', reasons: ['held as planned'] });
+    expect(verdict([{ kind: 'strip', changed: true }])).toEqual({
+      word: 'by-time',
+      reasons: ['held as planned', 'strip only'],
+    });
+  });
+
+  it('an indicator proves when its spores died and its control turned', () => {
+    expect(verdict([indicator()]).word).toBe('proved');
+    expect(verdict([indicator({ result: 'turned' })])).toEqual({
+      word: 'not-sterile',
+      reasons: ['spores lived', 'held as planned'],
+    });
+    for (const control of ['clear', 'none'] as const) {
+      const found = verdict([indicator({ control })]);
+      expect(found.word).toBe('by-time');
+      expect(found.reasons).toContain('control failed');
+    }
+  });
+
+  it('one vessel whose spores lived outweighs all others', () => {
+    expect(verdict([indicator(), indicator({ result: 'turned' })]).word).toBe('not-sterile');
+  });
+
+  it('a probe proves from the target on, and fails a run below half of it', () => {
+    expect(verdict([], 14)).toEqual({ word: 'proved', reasons: ['probe reached it', 'held as planned'] });
+    expect(verdict([], 9).word).toBe('by-time');
+    expect(verdict([], 9).reasons).toContain('probe fell short');
+    expect(verdict([], 4).word).toBe('not-sterile');
+  });
+
+  it('proof speaks even where the clock failed, and the clock’s fault stays told', () => {
+    expect(verdict([indicator()], undefined, stateOf(1))).toEqual({
+      word: 'proved',
+      reasons: ['spores died', 'hardly vented'],
+    });
+    expect(verdict([{ kind: 'maximum', celsius: 108 }]).reasons).toContain('thermometer too low');
+  });
+
+  it('is never proved without proof, whatever is pressed in whatever order', () => {
+    const anyStep = fc.record({
+      step: fc.constantFrom(...CookStep.options),
+      after: fc.integer({ min: 0, max: 40 }),
+      carryOn: fc.boolean(),
+    });
+    const weak = fc.constantFrom<Proof>(
+      { kind: 'strip', changed: true },
+      { kind: 'maximum', celsius: 121 },
+      indicator({ control: 'none' }),
+      indicator({ control: 'clear' }),
+      indicator({ result: 'turned' }),
+    );
+    fc.assert(
+      fc.property(
+        fc.array(anyStep, { maxLength: 30 }),
+        fc.array(weak, { maxLength: 4 }),
+        fc.option(fc.double({ min: 0, max: 11.9, noNaN: true }), { nil: undefined }),
+        (events, proofs, probed) => {
+          const entry = entryMaker();
+          let minute = 0;
+          const state = cookState(
+            events.map(
+              (e) =>
+                entry(START_MS + (minute += e.after) * MINUTE_MS, {
+                  kind: 'cookStep',
+                  cookId,
+                  step: e.step,
+                  carryOn: e.carryOn,
+                }) as FactOf<'cookStep'>,
+            ),
+          );
+          expect(cookVerdict(state, cook, { proofs, probedF0: probed }).word).not.toBe('proved');
+          if (state.phase === 'ended') {
+            expect(cookVerdict(state, cook, { proofs: [indicator()], probedF0: 99 }).word).toBe('void');
+          }
+        },
+      ),
+      { numRuns: 10_000 },
+    );
+  });
+});
+
+describe('F0 that a logger saw', () => {
+  const log = (points: readonly [number, number][]) =>
+    entryMaker()(START_MS, {
+      kind: 'logged',
+      cookId,
+      channel: 'coreC',
+      source: 'logger',
+      readings: [...points],
+    }) as FactOf<'logged'>;
+
+  it('is summed over what was read, and nothing across a gap', () => {
+    const minute = (from: number, to: number): [number, number][] =>
+      Array.from({ length: to - from + 1 }, (_, i) => [60 * (from + i), 121.1]);
+    expect(probedF0([log(minute(0, 10))])).toBeCloseTo(10, 6);
+    expect(probedF0([log([...minute(0, 10), ...minute(30, 35)])])).toBeCloseTo(15, 6);
+    expect(probedF0([log([[0, 121.1]])])).toBeUndefined();
+  });
+});

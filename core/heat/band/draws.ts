@@ -1,0 +1,44 @@
+import type { Random } from '../../record/new-id.js';
+import { DRAW_SIZE } from './uncertain-load.js';
+
+/** Draws of what is uncertain about a load: rows of standard normals, each with a weight; the weights add up to one. */
+export interface Draws {
+  readonly normals: readonly Float64Array[];
+  readonly weights: Float64Array;
+}
+
+/** So many draws from what is likely before anything was measured. The same seed gives the same draws. */
+export function priorDraws(count: number, random: Random): Draws {
+  const normals = Array.from({ length: count }, () => normalRow(random));
+  return { normals, weights: new Float64Array(count).fill(1 / count) };
+}
+
+function normalRow(random: Random): Float64Array {
+  const row = new Float64Array(DRAW_SIZE);
+  for (let i = 0; i < DRAW_SIZE; i += 2) {
+    // Box and Muller 1958.
+    const length = Math.sqrt(-2 * Math.log(1 - random()));
+    const angle = 2 * Math.PI * random();
+    row[i] = length * Math.cos(angle);
+    row[i + 1] = length * Math.sin(angle);
+  }
+  return row;
+}
+
+/** Number of equal draws that would say as much (Kish): one over the sum of squared weights. */
+export function effectiveCount({ weights }: Draws): number {
+  return 1 / weights.reduce((sum, w) => sum + w * w, 0);
+}
+
+/** The value below which a share of the weight lies. */
+export function weightedQuantile(values: ArrayLike<number>, weights: Float64Array, share: number): number {
+  const order = Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
+  let sum = 0;
+  for (const i of order) {
+    sum += weights[i]!;
+    if (sum >= share - 1e-12) {
+      return values[i]!;
+    }
+  }
+  return values[order[order.length - 1]!]!;
+}

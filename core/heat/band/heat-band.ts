@@ -1,0 +1,97 @@
+import { requireWithin } from '../../errors.js';
+import { effectiveCount, weightedQuantile, type Draws } from './draws.js';
+import { runHeat, type Run } from './run-heat.js';
+
+export interface Likely {
+  /** One in ten is lower. */
+  readonly low: number;
+  readonly middle: number;
+  /** One in ten is higher. */
+  readonly high: number;
+}
+
+/** What the coldest point of a vessel likely gets: 8 in 10 lie in the band. */
+export interface HeatBand {
+  readonly minutes: readonly number[];
+  readonly low: readonly number[];
+  readonly middle: readonly number[];
+  readonly high: readonly number[];
+  readonly coreF0: Likely;
+  /** Before the cap, for comparison. */
+  readonly uncappedF0: Likely;
+  /** Chance that the coldest point has the target at the end. */
+  readonly chance: number;
+  /** How many equal draws the band rests on. */
+  readonly draws: number;
+}
+
+const LOW = 0.1;
+const MIDDLE = 0.5;
+const HIGH = 0.9;
+/** A minute is fine enough to draw and to sum a band. */
+const STEP_MINUTES = 1;
+
+/**
+ * Runs every draw and says where 8 in 10 lie.
+ *
+ * @param targetF0 min
+ */
+export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes = STEP_MINUTES): HeatBand {
+  requireWithin(targetF0, { field: 'Target F0', min: 0, max: 1e4, unit: ' min' });
+  const runs = draws.normals.map((row) => runHeat(run, row, stepMinutes));
+  const { weights } = draws;
+  const f0s = runs.map((r) => r.coreF0);
+  const uncapped = runs.map((r) => r.uncappedF0);
+  const from = run.chamber[0]!.minutes;
+  const minutes = Array.from(runs[0]!.minutes, (m) => m + from);
+  const low: number[] = [];
+  const middle: number[] = [];
+  const high: number[] = [];
+  const column = new Float64Array(runs.length);
+  for (let i = 0; i < minutes.length; i++) {
+    for (let k = 0; k < runs.length; k++) {
+      column[k] = runs[k]!.coreCelsius[i]!;
+    }
+    const [a, b, c] = quantilesOf(column, weights);
+    low.push(a);
+    middle.push(b);
+    high.push(c);
+  }
+  return {
+    minutes,
+    low,
+    middle,
+    high,
+    coreF0: likely(f0s, weights),
+    uncappedF0: likely(uncapped, weights),
+    chance: chanceOf(f0s, weights, targetF0),
+    draws: effectiveCount(draws),
+  };
+}
+
+function likely(values: readonly number[], weights: Float64Array): Likely {
+  return {
+    low: weightedQuantile(values, weights, LOW),
+    middle: weightedQuantile(values, weights, MIDDLE),
+    high: weightedQuantile(values, weights, HIGH),
+  };
+}
+
+export function chanceOf(values: readonly number[], weights: Float64Array, target: number): number {
+  return values.reduce((sum, v, i) => (v >= target ? sum + weights[i]! : sum), 0);
+}
+
+/** Three quantiles with one sorting. */
+function quantilesOf(values: Float64Array, weights: Float64Array): [number, number, number] {
+  const order = Array.from(values.keys()).sort((a, b) => values[a]! - values[b]!);
+  const found: number[] = [];
+  let sum = 0;
+  for (const i of order) {
+    sum += weights[i]!;
+    while (found.length < 3 && sum >= [LOW, MIDDLE, HIGH][found.length]! - 1e-12) {
+      found.push(values[i]!);
+    }
+  }
+  const last = values[order[order.length - 1]!]!;
+  return [found[0] ?? last, found[1] ?? last, found[2] ?? last];
+}

@@ -1,0 +1,109 @@
+import { saturationPressure, saturationTemperature } from '../../steam/saturation.js';
+import { VESSEL_PURGE_MIN, vesselAir } from '../../steam/air.js';
+import { bodyOf, mixedBody, type Body } from '../conduction/body.js';
+import { cappedAt } from '../conduction/cap.js';
+import { respond } from '../conduction/respond.js';
+import { f0OfCurve, type ProfilePoint } from '../lethality.js';
+import { drawLoad, type DrawnLoad, type ThermalLoad } from './uncertain-load.js';
+
+/** One run of a cooker, as far as the heat in its vessels depends on it. */
+export interface Run {
+  readonly load: ThermalLoad;
+  /** Temperature of the chamber by its gauge, straight between points. */
+  readonly chamber: readonly ProfilePoint[];
+  readonly initialCelsius: number;
+  /** Minutes of full plume; 0 when it was never vented. */
+  readonly ventMinutes: number;
+  /** When the weight went on, on the clock of `chamber`; the vessels' air is theirs from here. */
+  readonly closedAtMinutes: number;
+  /** The chamber was measured by a thermometer in the steam: air and gauge are then no longer in doubt. */
+  readonly measured?: boolean;
+}
+
+export interface RunHeat {
+  readonly minutes: Float64Array;
+  readonly chamberCelsius: Float64Array;
+  /** Credited temperature of the coldest point. */
+  readonly coreCelsius: Float64Array;
+  /** Never hotter than water boils at the chamber's pressure. */
+  readonly coreF0: number;
+  readonly uncappedF0: number;
+}
+
+/** A pressure cooker's air matters only above boiling: below it, it goes as fast as it comes. */
+const BOILING_C = 100;
+/** Points at which a vessel's own air is looked at anew, minutes after the weight went on. */
+const AIR_POINTS = [0, 5, 10, 20, 30, 45, 60, 90, 120, 180, 240] as const;
+/** Jumps do not occur in a run that is drawn; ramps are exact enough with this. */
+const SETTLE_MINUTES = 2;
+
+/** What a vessel's coldest point gets if things are as one draw says. All zeros: the middle of what is likely. */
+export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: number): RunHeat {
+  const drawn = drawLoad(run.load, normals);
+  const chamber = seenByVessel(run, drawn);
+  const { body, shares } = bodyAt(drawn);
+  const { minutes, chamberCelsius, celsius } = respond(
+    body,
+    [shares],
+    chamber,
+    run.initialCelsius,
+    stepMinutes,
+  );
+  const coreCelsius = cappedAt(chamberCelsius, celsius[0]!);
+  return {
+    minutes,
+    chamberCelsius,
+    coreCelsius,
+    coreF0: f0OfCurve(minutes, coreCelsius),
+    uncappedF0: f0OfCurve(minutes, celsius[0]!),
+  };
+}
+
+function bodyAt({ body }: DrawnLoad): { readonly body: Body; readonly shares: Float64Array } {
+  const made =
+    body.kind === 'liquid'
+      ? mixedBody(body.timeConstantMinutes)
+      : bodyOf(body.shape, body.films, body.diffusivityM2PerS, SETTLE_MINUTES);
+  return { body: made, shares: made.sharesAt({ out: 0, up: made.slowestUp }) };
+}
+
+/**
+ * The temperature around the stuff in a vessel: the chamber's, moved by what the gauge is off and lowered by the air
+ * that the vessel kept, since at the same pressure its steam has only its own share of it.
+ */
+export function seenByVessel(
+  run: Run,
+  drawn: Pick<DrawnLoad, 'purgeFactor' | 'gaugeErrorC'>,
+): ProfilePoint[] {
+  if (run.measured === true) {
+    return [...run.chamber];
+  }
+  const purge = VESSEL_PURGE_MIN * drawn.purgeFactor;
+  return withAirPoints(run).map(({ minutes, celsius }) => {
+    if (celsius <= BOILING_C || minutes < run.closedAtMinutes) {
+      return { minutes, celsius };
+    }
+    const real = celsius + drawn.gaugeErrorC;
+    const air = vesselAir(run.ventMinutes, minutes - run.closedAtMinutes, purge);
+    return { minutes, celsius: saturationTemperature(saturationPressure(real) * (1 - air)) };
+  });
+}
+
+/** The profile with points between, where the air changes along a straight piece. */
+function withAirPoints({ chamber, closedAtMinutes }: Run): ProfilePoint[] {
+  const extra = AIR_POINTS.map((m) => closedAtMinutes + m);
+  const points: ProfilePoint[] = [];
+  chamber.forEach((point, i) => {
+    const before = chamber[i - 1];
+    if (before !== undefined) {
+      for (const minutes of extra) {
+        if (minutes > before.minutes && minutes < point.minutes) {
+          const share = (minutes - before.minutes) / (point.minutes - before.minutes);
+          points.push({ minutes, celsius: before.celsius + share * (point.celsius - before.celsius) });
+        }
+      }
+    }
+    points.push(point);
+  });
+  return points;
+}

@@ -1,0 +1,154 @@
+import { CoreError, requireWithin } from '../../errors.js';
+import type { ProfilePoint } from '../lethality.js';
+import type { Body } from './body.js';
+
+/** Times within this many minutes are one. */
+const SAME_MINUTE = 1e-9;
+const MOST_MINUTES = 20_000;
+/** Numbers below 1e-308 make a processor several times slower; a lag that has faded stops here. Kelvin. */
+const NOT_QUITE_ZERO = 1e-200;
+
+/** Temperatures of a body at even steps, point by point. */
+export interface Response {
+  /** Minutes since the first point of the chamber's profile. */
+  readonly minutes: Float64Array;
+  readonly chamberCelsius: Float64Array;
+  /** One row for each list of shares that was asked for. */
+  readonly celsius: readonly Float64Array[];
+}
+
+/**
+ * What a body does while its chamber follows a profile of straight pieces. Each mode a of the lag obeys
+ * a' = −λ a + T', so over a straight piece it moves exactly: a e^(−λΔt) + s (1 − e^(−λΔt))/λ (Duhamel).
+ * A jump of the profile, two points at one minute, is added at once. The temperature is T − Σ share a.
+ *
+ * @param shares lists from `Body.sharesAt` or `meanShares`
+ * @param stepMinutes between the answers; the last one falls on the profile's end
+ * @throws CoreError for a profile that is too short or runs backwards
+ */
+export function respond(
+  body: Body,
+  shares: readonly Float64Array[],
+  chamber: readonly ProfilePoint[],
+  initialCelsius: number,
+  stepMinutes: number,
+): Response {
+  checkProfile(chamber);
+  const from = chamber[0]!.minutes;
+  const span = chamber[chamber.length - 1]!.minutes - from;
+  const steps = Math.max(1, Math.ceil(span / stepMinutes - SAME_MINUTE));
+  const minutes = new Float64Array(steps + 1);
+  const chamberCelsius = new Float64Array(steps + 1);
+  const celsius = shares.map(() => new Float64Array(steps + 1));
+  const state = new Modes(body.ratesPerMin, chamber[0]!.celsius - initialCelsius);
+  let piece = 0;
+  let now = 0;
+  let here = chamber[0]!.celsius;
+  for (let i = 0; i <= steps; i++) {
+    const until = i === steps ? span : i * stepMinutes;
+    // The pieces that end before this answer, then the part of the one that goes on.
+    while (piece + 1 < chamber.length && chamber[piece + 1]!.minutes - from <= until + SAME_MINUTE) {
+      const next = chamber[piece + 1]!;
+      state.move(next.minutes - from - now, next.celsius - here);
+      now = next.minutes - from;
+      here = next.celsius;
+      piece++;
+    }
+    if (until - now > SAME_MINUTE && piece + 1 < chamber.length) {
+      const next = chamber[piece + 1]!;
+      const rise = ((next.celsius - here) * (until - now)) / (next.minutes - from - now);
+      state.move(until - now, rise);
+      now = until;
+      here += rise;
+    }
+    minutes[i] = until;
+    chamberCelsius[i] = here;
+    for (let row = 0; row < shares.length; row++) {
+      celsius[row]![i] = here - state.sum(shares[row]!);
+    }
+  }
+  return { minutes, chamberCelsius, celsius };
+}
+
+/** The lags of all modes. Holds the factors of the last step, since most steps are alike. */
+class Modes {
+  private readonly lag: Float64Array;
+  private readonly fade: Float64Array;
+  /** (1 − e^(−λΔt))/(λ Δt): what a kelvin of even rise adds. */
+  private readonly gain: Float64Array;
+  private stepOf = -1;
+
+  constructor(
+    private readonly rates: Float64Array,
+    start: number,
+  ) {
+    this.lag = new Float64Array(rates.length).fill(start);
+    this.fade = new Float64Array(rates.length);
+    this.gain = new Float64Array(rates.length);
+  }
+
+  move(minutes: number, rise: number): void {
+    const { lag, fade, gain } = this;
+    if (minutes <= SAME_MINUTE) {
+      for (let k = 0; k < lag.length; k++) {
+        lag[k]! += rise;
+      }
+      return;
+    }
+    if (Math.abs(minutes - this.stepOf) > SAME_MINUTE) {
+      this.prepare(minutes);
+    }
+    for (let k = 0; k < lag.length; k++) {
+      lag[k] = lag[k]! * fade[k]! + rise * gain[k]! + NOT_QUITE_ZERO;
+    }
+  }
+
+  sum(shares: Float64Array): number {
+    const { lag } = this;
+    const count = lag.length;
+    // Four sums side by side: one would wait for itself at every step.
+    let [a, b, c, d] = [0, 0, 0, 0];
+    let k = 0;
+    for (; k + 3 < count; k += 4) {
+      a += shares[k]! * lag[k]!;
+      b += shares[k + 1]! * lag[k + 1]!;
+      c += shares[k + 2]! * lag[k + 2]!;
+      d += shares[k + 3]! * lag[k + 3]!;
+    }
+    for (; k < count; k++) {
+      a += shares[k]! * lag[k]!;
+    }
+    return a + b + c + d;
+  }
+
+  private prepare(minutes: number): void {
+    this.stepOf = minutes;
+    for (let k = 0; k < this.rates.length; k++) {
+      const x = this.rates[k]! * minutes;
+      this.fade[k] = Math.exp(-x);
+      this.gain[k] = x === 0 ? 1 : -Math.expm1(-x) / x;
+    }
+  }
+}
+
+function checkProfile(chamber: readonly ProfilePoint[]): void {
+  if (chamber.length < 2) {
+    throw new CoreError('wrong-state', 'Chamber profile', chamber.length, 'of at least two points');
+  }
+  chamber.forEach((point, i) => {
+    requireWithin(point.celsius, { field: 'Chamber temperature', min: -40, max: 300, unit: ' °C' });
+    const before = chamber[i - 1]?.minutes ?? point.minutes;
+    requireWithin(point.minutes - before, {
+      field: 'Time step of the chamber',
+      min: 0,
+      max: MOST_MINUTES,
+      unit: ' min',
+    });
+  });
+  requireWithin(chamber[chamber.length - 1]!.minutes - chamber[0]!.minutes, {
+    field: 'Length of the run',
+    min: 0,
+    max: MOST_MINUTES,
+    unit: ' min',
+  });
+}

@@ -1,0 +1,40 @@
+import { convert } from '../quantity/convert.js';
+import { chamberTemperature } from './chamber.js';
+
+/** A pressure as it is printed on a cooker: above the air outside, or from nothing. */
+export type PressureKind = 'gauge' | 'absolute';
+
+export interface PressureMeaning {
+  readonly kind: PressureKind;
+  readonly gaugeKPa: number;
+  /** Chamber temperature that it would give with pure steam. */
+  readonly chamberC: number;
+}
+
+/** Above this no cooker for a kitchen is built: 25 psi. Common practice, no source. */
+const MOST_GAUGE_KPA = 172;
+/** A pressure cooker that holds less is none. */
+const LEAST_GAUGE_KPA = 20;
+
+/**
+ * What a typed pressure may mean. Both meanings that make sense are given, most usual first: "2 bar" on a multi-cooker
+ * is often absolute, which is only half of the gauge pressure that it seems to be. Which one it is must be asked.
+ *
+ * @param said which meaning was said, when it was
+ */
+export function pressureMeanings(
+  value: number,
+  unit: 'psi' | 'kPa' | 'bar',
+  atmosphereKPa: number,
+  said?: PressureKind,
+): readonly PressureMeaning[] {
+  const kPa = convert(value, unit, 'kPa');
+  const meaning = (kind: PressureKind): PressureMeaning | undefined => {
+    const gaugeKPa = kind === 'gauge' ? kPa : kPa - atmosphereKPa;
+    return gaugeKPa >= LEAST_GAUGE_KPA && gaugeKPa <= MOST_GAUGE_KPA
+      ? { kind, gaugeKPa, chamberC: chamberTemperature({ gaugeKPa, atmosphereKPa }) }
+      : undefined;
+  };
+  const kinds: readonly PressureKind[] = said === undefined ? ['gauge', 'absolute'] : [said];
+  return kinds.flatMap((kind) => meaning(kind) ?? []);
+}
