@@ -113,6 +113,31 @@ export { chamberTemperature, gaugePressureFor, type ChamberInput } from './steam
 export { pressureMeanings, type PressureKind, type PressureMeaning } from './steam/pressure-meaning.js';
 export { saturationPressure, saturationTemperature } from './steam/saturation.js';
 export { waterBudget, waterLostMl, type WaterBudget } from './steam/water-budget.js';
+export { BROWNS_FROM_MIN, SPOILS_FROM_MIN, browningMinutes } from './heat/browning.js';
+export {
+  DRY_HEAT,
+  LIME,
+  PASTEURIZE_C,
+  PASTEURIZE_MIN,
+  TOO_HOT_C,
+  bucketShape,
+  coolingBucket,
+  dryHeatMinutes,
+  heldInBath,
+  limeBath,
+  mixTemperature,
+  type BucketMaterial,
+  type WarmMiddle,
+} from './heat/pasteurize.js';
+export {
+  APART_C,
+  POUR_FROM_C,
+  POUR_UNTIL_C,
+  SETS_C,
+  pourWindow,
+  type Interval,
+  type PourWindow,
+} from './heat/pour-window.js';
 export { holdForF0, type HoldInput } from './heat/hold-for-f0.js';
 export {
   bodyOf,
@@ -157,6 +182,9 @@ export {
 // cook
 export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chamber-profile.js';
 export { cookRun, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
+export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
+export { FAULTS, standInCook, type Fault, type StandInCook, type StandInReading } from './cook/stand-in.js';
+export { isAtPressure, stepShown, type Shown } from './cook/instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
 export type { CookPhase, CookState } from './cook/cook-state.js';
 export { contentsOf, inCooker, placesNeeded } from './cook/in-cooker.js';
@@ -279,6 +307,7 @@ export {
   type Manifest,
 } from './exchange/archive.js';
 export { batchSheet, type BatchSheet } from './exchange/batch-sheet.js';
+export { MOST_CSV_BYTES, OutsideReadings, parseReadingsCsv, type LoggedCurve } from './exchange/readings.js';
 export { labelContent, type LabelContent } from './exchange/label.js';
 export { mergeArchives, type MergeDifference, type Merged } from './exchange/merge.js';
 

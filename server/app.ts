@@ -2,6 +2,9 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { ZodError } from 'zod';
+import { outsideReadings } from './instruments/outside.js';
+import { standIns } from './instruments/stand-ins.js';
 
 export interface ServerDeps {
   /** Absolute path of the built app. */
@@ -34,7 +37,7 @@ const CSP = {
   trustedTypes: ['angular', 'angular#components', 'default'],
 };
 
-/** The server as a value: it does not listen. Serves the built app and nothing else. */
+/** The server as a value: it does not listen. Serves the built app and the instruments, and nothing else. */
 export function createApp({ appDir }: ServerDeps): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -46,6 +49,8 @@ export function createApp({ appDir }: ServerDeps): Express {
       crossOriginEmbedderPolicy: false,
     }),
   );
+  // Before compression, which would hold lines back.
+  app.use('/instruments', standIns(), outsideReadings());
   app.use(compression());
   app.use(
     express.static(appDir, {
@@ -73,6 +78,14 @@ export function createApp({ appDir }: ServerDeps): Express {
   const lastHandler: ErrorRequestHandler = (error: unknown, _req, res, next) => {
     if (res.headersSent) {
       next(error);
+      return;
+    }
+    if (error instanceof ZodError) {
+      const issue = error.issues[0];
+      res
+        .status(422)
+        .type('text/plain')
+        .send(`${issue?.path.join('.') ?? 'The address'}: ${issue?.message ?? 'cannot be read'}`);
       return;
     }
     const status = statusOf(error);

@@ -5,7 +5,7 @@ import { chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes } from './cook-state.js';
 import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
-import { CANNER_COOLING_RATE } from './programme.js';
+import { CANNER_COOLING_RATE } from './canner-figures.js';
 
 const MINUTE = 60_000;
 

@@ -6,6 +6,7 @@ import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
+import { CANNER_COOLING_RATE, CORE_LAG_MIN } from './canner-figures.js';
 import type { Learned } from './learned.js';
 import type { Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
@@ -17,13 +18,6 @@ import { tradeHold, type TradeHold } from './trade-holds.js';
 export const VENT_MINUTES = 10;
 /** Wait after the pressure has gone before opening: hot liquid and hot jars. Common practice, no source. */
 const WAIT_AFTER_PRESSURE_MIN = 10;
-/**
- * Cooling of a full canner by natural convection: 100 K above the room falls to 72 K in about 49 minutes.
- * From memory of kitchen runs; a reading replaces it.
- */
-export const CANNER_COOLING_RATE = coolingMinutes(100, 72, 1) / 49;
-/** The middle of a jar follows the outside by about this much. From memory; errs to later. */
-export const CORE_LAG_MIN = 75;
 /** The middle must be below this before a culture goes in. Common practice, no source. */
 export const SAFE_CORE_C = 30;
 const DRY_SHARE_OF_WET = 0.5;

@@ -1,4 +1,5 @@
-import { coreCoolMinutes } from '../cook/programme.js';
+import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../cook/canner-figures.js';
+import { SAFE_CORE_C, coreCoolMinutes } from '../cook/programme.js';
 import { probedF0 } from '../cook/cook-heat.js';
 import { cookState } from '../cook/cook-state.js';
 import { contentsOf } from '../cook/in-cooker.js';
@@ -9,7 +10,6 @@ import {
   type ColonizationForecast,
   type ColonizationMark,
 } from '../growth/fit-colonization.js';
-import { CANNER_COOLING_RATE, CORE_LAG_MIN, SAFE_CORE_C } from '../cook/programme.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { batchCode, vesselCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
 import type { Isolate, Species } from '../record/definitions.js';

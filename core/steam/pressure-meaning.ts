@@ -11,8 +11,8 @@ export interface PressureMeaning {
   readonly chamberC: number;
 }
 
-/** Above this no cooker for a kitchen is built: 25 psi. Common practice, no source. */
-const MOST_GAUGE_KPA = 172;
+/** Above this nothing is built for a kitchen or a small laboratory: autoclaves at 134 °C have 2.05 bar. Common practice, no source. */
+const MOST_GAUGE_KPA = 230;
 /** A pressure cooker that holds less is none. */
 const LEAST_GAUGE_KPA = 20;
 

@@ -30,6 +30,7 @@ import {
   weighedMoisture,
 } from '../index.js';
 import type { Check } from './checks.js';
+import { conductionChecks } from './conduction-checks.js';
 
 const NIST = 'NIST Handbook 44, Appendix C';
 const IF97 = 'IAPWS-IF97 (2007), region 4, tables 35 and 36';
@@ -69,7 +70,14 @@ const CANNING_C = 115.56;
 
 /** Every check against published or trade figures. Specs assert them; docs/checks.md shows them. */
 export function publishedChecks(): readonly Check[] {
-  return [...unitChecks(), ...steamChecks(), ...heatChecks(), ...growthChecks(), ...formulaChecks()];
+  return [
+    ...unitChecks(),
+    ...steamChecks(),
+    ...heatChecks(),
+    ...conductionChecks(),
+    ...growthChecks(),
+    ...formulaChecks(),
+  ];
 }
 
 function unitChecks(): Check[] {

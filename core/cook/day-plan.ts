@@ -1,0 +1,240 @@
+import { CoreError } from '../errors.js';
+import type { Appliance, Household } from '../record/definitions.js';
+import type { Batch } from '../record/batch.js';
+import type { BatchId, VesselId } from '../record/ids.js';
+import { inCooker, placesNeeded } from './in-cooker.js';
+import { planCook, type CookPlan } from './programme.js';
+import { tradeHold } from './trade-holds.js';
+
+/** A filled batch that waits for the cooker. */
+export interface Waiting {
+  readonly batch: Batch;
+  readonly code: string;
+  readonly vesselIds: readonly VesselId[];
+}
+
+export interface CookOfDay {
+  readonly applianceId: string;
+  readonly applianceName: string;
+  readonly parts: readonly {
+    readonly batchId: BatchId;
+    readonly code: string;
+    readonly vesselIds: readonly VesselId[];
+    readonly places: number;
+  }[];
+  readonly plan: CookPlan;
+  /** Share of the room in the cooker that is taken. */
+  readonly full: number;
+  /** Minutes from the day's beginning. */
+  readonly startsAt: number;
+  readonly heatOffAt: number;
+  /** When it is open and the next may go in. */
+  readonly endsAt: number;
+  /** In the unit of the appliance: grams of gas or kilowatt-hours. */
+  readonly fuel: number;
+}
+
+export interface DayPlan {
+  readonly cooks: readonly CookOfDay[];
+  readonly endsAt: number;
+  /** Batches that fit nowhere, with the reason. */
+  readonly left: readonly { readonly code: string; readonly why: string }[];
+}
+
+/** Unloading, wiping, loading, filling water. Common practice, no source. */
+const TURNAROUND_MIN = 20;
+const FULL = 1 + 1e-9;
+/** Gas of a 2 kW flame: 46 MJ/kg at half in the pot. Power: what the appliance takes. From energy. */
+const GAS_G_PER_KWH = 156;
+
+interface Piece {
+  readonly waiting: Waiting;
+  readonly vesselIds: readonly VesselId[];
+  readonly places: number;
+  /** Programmes may share a cook only when they are the same: medium, kind of vessel, hold. */
+  readonly programme: string;
+  readonly wetG: number;
+}
+
+interface Load {
+  readonly appliance: Appliance;
+  readonly programme: string;
+  readonly pieces: Piece[];
+  full: number;
+}
+
+/**
+ * Fits what waits into cooks: as few as possible first, then the shortest day. A cook holds one programme; like vessels
+ * of several batches share it. First fit by falling size, over every choice of cooker for each programme, then the
+ * cooks are dealt to the cookers longest first.
+ */
+export function planDay(
+  waiting: readonly Waiting[],
+  appliances: readonly Appliance[],
+  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+): DayPlan {
+  const left: { code: string; why: string }[] = [];
+  const loads: Load[] = [];
+  const byProgramme = new Map<string, Waiting[]>();
+  for (const one of waiting.filter((w) => w.vesselIds.length > 0)) {
+    const key = programmeOf(one.batch);
+    byProgramme.set(key, [...(byProgramme.get(key) ?? []), one]);
+  }
+  for (const [programme, group] of byProgramme) {
+    const options = appliances.flatMap((appliance) => packed(group, appliance, programme, house) ?? []);
+    const best = options.sort((a, b) => a.loads.length - b.loads.length || a.minutes - b.minutes)[0];
+    if (best === undefined) {
+      group.forEach(({ code }) => left.push({ code, why: whyNot(group[0]!, appliances, house) }));
+    } else {
+      loads.push(...best.loads);
+    }
+  }
+  const cooks = schedule(loads, house);
+  return { cooks, endsAt: Math.max(0, ...cooks.map((c) => c.endsAt)), left };
+}
+
+function programmeOf(batch: Batch): string {
+  const { vessel } = inCooker(batch);
+  return tradeHold(vessel, batch.stage).words;
+}
+
+function packed(
+  group: readonly Waiting[],
+  appliance: Appliance,
+  programme: string,
+  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+): { readonly loads: Load[]; readonly minutes: number } | undefined {
+  const loads: Load[] = [];
+  const pieces = group.flatMap((w) => piecesOf(w, appliance, programme));
+  if (pieces.length === 0 || group.some((w) => capacityFor(w.batch, appliance) === 0)) {
+    return undefined;
+  }
+  const share = (p: Piece) => p.places / capacityFor(p.waiting.batch, appliance);
+  for (const piece of pieces.sort((a, b) => share(b) - share(a))) {
+    const fits = loads.find((l) => l.full + share(piece) <= FULL);
+    if (fits === undefined) {
+      loads.push({ appliance, programme, pieces: [piece], full: share(piece) });
+    } else {
+      fits.pieces.push(piece);
+      fits.full += share(piece);
+    }
+  }
+  try {
+    return { loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, house)), 0) };
+  } catch (error) {
+    if (error instanceof CoreError) {
+      return undefined;
+    }
+    throw error;
+  }
+}
+
+/** A batch is cut where a cooker is full, never finer than needed. */
+function piecesOf(waiting: Waiting, appliance: Appliance, programme: string): Piece[] {
+  const { vesselsPerPlace, wetG } = inCooker(waiting.batch);
+  const most = capacityFor(waiting.batch, appliance);
+  const pieces: Piece[] = [];
+  const each = Math.floor(most * vesselsPerPlace + 1e-9);
+  for (let from = 0; each > 0 && from < waiting.vesselIds.length; from += each) {
+    const vesselIds = waiting.vesselIds.slice(from, from + each);
+    pieces.push({
+      waiting,
+      vesselIds,
+      places: placesNeeded(vesselIds.length, vesselsPerPlace),
+      programme,
+      wetG,
+    });
+  }
+  return pieces;
+}
+
+function capacityFor(batch: Batch, appliance: Appliance): number {
+  return appliance.places[inCooker(batch).vessel.id] ?? 0;
+}
+
+/** The slowest vessel of a load decides for all. */
+function planOf(load: Load, house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>): CookPlan {
+  const plans = load.pieces.map((piece) =>
+    planCook({
+      appliance: load.appliance,
+      house,
+      vessel: inCooker(piece.waiting.batch).vessel,
+      count: piece.places,
+      vesselWetG: piece.wetG,
+      stage: piece.waiting.batch.stage,
+    }),
+  );
+  return plans.reduce((slow, p) => (p.holdMinutes > slow.holdMinutes ? p : slow));
+}
+
+function minutesOf(plan: CookPlan): number {
+  return plan.comeUpMinutes + plan.ventMinutes + plan.holdMinutes + plan.openAfterMinutes + TURNAROUND_MIN;
+}
+
+function schedule(
+  loads: readonly Load[],
+  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+): CookOfDay[] {
+  const freeAt = new Map<string, number>();
+  return loads
+    .map((load) => ({ load, plan: planOf(load, house) }))
+    .sort((a, b) => minutesOf(b.plan) - minutesOf(a.plan))
+    .map(({ load, plan }) => {
+      const { appliance } = load;
+      const startsAt = freeAt.get(appliance.id) ?? 0;
+      const endsAt = startsAt + minutesOf(plan);
+      freeAt.set(appliance.id, endsAt);
+      return {
+        applianceId: appliance.id,
+        applianceName: appliance.name,
+        parts: load.pieces.map((p) => ({
+          batchId: p.waiting.batch.id,
+          code: p.waiting.code,
+          vesselIds: p.vesselIds,
+          places: p.places,
+        })),
+        plan,
+        full: load.full,
+        startsAt,
+        heatOffAt: startsAt + plan.comeUpMinutes + plan.ventMinutes + plan.holdMinutes,
+        endsAt,
+        fuel: fuelOf(appliance, plan),
+      };
+    })
+    .sort((a, b) => a.startsAt - b.startsAt);
+}
+
+/** At full flame until pressure; then a quarter, which is what a lid and a vent lose. From memory. */
+const HOLD_SHARE = 0.25;
+
+/** Gas in grams, or power in kilowatt-hours. */
+export function fuelOf(
+  appliance: Appliance,
+  plan: Pick<CookPlan, 'comeUpMinutes' | 'ventMinutes' | 'holdMinutes'>,
+): number {
+  const up = (plan.comeUpMinutes + plan.ventMinutes) / 60;
+  const hold = plan.holdMinutes / 60;
+  if (appliance.fuelPerHour !== undefined) {
+    return appliance.fuelPerHour * (up + hold);
+  }
+  const kWh = appliance.netKW * (up + hold * HOLD_SHARE);
+  return appliance.heat === 'gas' ? kWh * GAS_G_PER_KWH : kWh;
+}
+
+function whyNot(
+  waiting: Waiting,
+  appliances: readonly Appliance[],
+  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+): string {
+  const { vessel, wetG } = inCooker(waiting.batch);
+  const able = appliances.find((a) => (a.places[vessel.id] ?? 0) > 0);
+  if (able === undefined) {
+    return `no cooker has a place for ${vessel.plural}`;
+  }
+  try {
+    planCook({ appliance: able, house, vessel, count: 1, vesselWetG: wetG, stage: waiting.batch.stage });
+    return 'it fits no cooker together with the rest';
+  } catch (error) {
+    return error instanceof CoreError ? error.message : String(error);
+  }
+}

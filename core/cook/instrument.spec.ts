@@ -1,0 +1,148 @@
+import {
+  cookState,
+  convert,
+  holdLeftMinutes,
+  makeCook,
+  parseReadingsCsv,
+  planCook,
+  seededRandom,
+  shippedAppliances,
+  shippedVesselTypes,
+  standInCook,
+  stepShown,
+  vesselAir,
+  CoreError,
+  type Fault,
+  type FactOf,
+  type Shown,
+  type VesselId,
+} from '../index.js';
+import { START_MS, entryMaker } from '../testing/sample-house.js';
+
+const AT = new Date(START_MS).toISOString();
+const canner = shippedAppliances(AT).find((a) => a.id === 'canner')!;
+const plan = planCook({
+  appliance: canner,
+  house: { altitudeM: 640, roomC: 20 },
+  vessel: shippedVesselTypes(AT).find((v) => v.id === 'quart-jar')!,
+  count: 8,
+  vesselWetG: 420,
+});
+const { cook } = makeCook(canner, plan, 20, ['018f0000-0000-7000-8000-000000000001' as VesselId], 1, {
+  nowMs: START_MS,
+  random: seededRandom(3),
+});
+const pretend = (fault: Fault, dropouts = false) =>
+  standInCook(
+    {
+      atmosphereKPa: cook.atmosphereKPa,
+      gaugeKPa: cook.gaugeKPa,
+      roomC: 20,
+      comeUpMinutes: cook.comeUpMinutes,
+      ventMinutes: cook.ventMinutes,
+      holdMinutes: cook.holdMinutes + 2,
+      fault,
+      faultAtMinutes: 40,
+      dropouts,
+    },
+    seededRandom(7),
+  );
+
+/** Follows the instruments through a cook, as the app does; a lost cook is carried on. */
+function follow(fault: Fault) {
+  const entry = entryMaker();
+  const steps = [entry(START_MS, { kind: 'cookStep', cookId: cook.id, step: 'lidOn' }) as FactOf<'cookStep'>];
+  const recent: Shown[] = [];
+  for (const r of pretend(fault)) {
+    recent.push({ ...r, atMs: START_MS + r.second * 1000 });
+    const state = cookState(steps);
+    const shown = stepShown(cook, state, recent.slice(-40));
+    if (shown !== undefined) {
+      steps.push(
+        entry(shown.atMs, { kind: 'cookStep', cookId: cook.id, step: shown.step }) as FactOf<'cookStep'>,
+      );
+    } else if (state.phase === 'lost' && r.gaugeKPa > cook.gaugeKPa - 2) {
+      steps.push(
+        entry(START_MS + r.second * 1000, {
+          kind: 'cookStep',
+          cookId: cook.id,
+          step: 'atPressure',
+          carryOn: true,
+        }) as FactOf<'cookStep'>,
+      );
+    }
+  }
+  return { words: steps.map((s) => s.step), steps, state: cookState(steps) };
+}
+
+describe('a cook led by instruments', () => {
+  it('takes every step of a good run by itself, and no other', () => {
+    const { words, state } = follow('none');
+    expect(words).toEqual(['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff']);
+    expect(state.ventMinutes!).toBeGreaterThan(8);
+    expect(holdLeftMinutes(state, cook, START_MS)).toBeLessThan(1);
+  });
+
+  it('sees short venting, a leak and a dry pot', () => {
+    expect(follow('unvented').state.ventMinutes!).toBeLessThan(4);
+    const leak = follow('leaking');
+    expect(leak.words).toContain('pressureLost');
+    expect(leak.state.losses).toBe(1);
+    expect(leak.words.at(-1)).toBe('heatOff');
+    const dry = follow('boilingDry');
+    expect(dry.words.at(-1)).toBe('boiledDry');
+    expect(dry.state.phase).toBe('ended');
+  });
+
+  it('one noisy reading moves nothing', () => {
+    const entry = entryMaker();
+    const state = cookState([
+      entry(START_MS, { kind: 'cookStep', cookId: cook.id, step: 'lidOn' }) as FactOf<'cookStep'>,
+    ]);
+    const hot = { atMs: START_MS + 60_000, gaugeKPa: 0, chamberC: 99 };
+    expect(stepShown(cook, state, [hot])).toBeUndefined();
+    expect(stepShown(cook, state, [])).toBeUndefined();
+  });
+});
+
+describe('the pretended canner', () => {
+  it('is the same for the same seed, and cooler when it was not vented', () => {
+    expect(pretend('none')).toEqual(pretend('none'));
+    const at = (fault: Fault) => pretend(fault).find((r) => r.gaugeKPa > cook.gaugeKPa - 1)!;
+    expect(at('unvented').chamberC).toBeLessThan(at('none').chamberC - 3);
+    expect(vesselAir(1)).toBeGreaterThan(vesselAir(10));
+  });
+
+  it('a probe that falls out is silent, and a dropout leaves a gap', () => {
+    const out = pretend('probeOut');
+    expect(out.some((r) => r.coreC === undefined)).toBeTrue();
+    const gaps = pretend('none', true).flatMap((r, i, all) => (i > 0 ? [r.second - all[i - 1]!.second] : []));
+    expect(Math.max(...gaps)).toBeGreaterThan(240);
+    expect(convert(15, 'psi', 'kPa')).toBeCloseTo(cook.gaugeKPa, 6);
+  });
+});
+
+describe('a logger’s file', () => {
+  it('is read with instants, clock times, minutes or seconds; °F by its heading; decimal commas', () => {
+    const last = (text: string) => parseReadingsCsv(text).points.at(-1)!;
+    expect(last('time,temp\n2026-03-01T10:00:00Z,20\n2026-03-01T10:02:00Z,63.5')).toEqual({
+      minutes: 2,
+      celsius: 63.5,
+    });
+    expect(last('10:00,20\n10:30:30,63.5').minutes).toBeCloseTo(30.5, 9);
+    expect(last('Zeit;Grad\n0;20,5\n1,5;63,25')).toEqual({ minutes: 1.5, celsius: 63.25 });
+    expect(last('seconds\ttemp\n0\t20\n90\t63').minutes).toBe(1.5);
+    expect(last('minutes,temp F\n0,68\n1,212').celsius).toBeCloseTo(100, 9);
+    expect(parseReadingsCsv('2026-03-01T10:00:00Z,20\n2026-03-01T10:01:00Z,21').startMs).toBe(
+      Date.parse('2026-03-01T10:00:00Z'),
+    );
+  });
+
+  it('passes over lines that are none and says how many; refuses a file without readings', () => {
+    const curve = parseReadingsCsv('min,C\n0,20\n1,err\n1,21\n1,22\n2,=cmd|x\n3,23');
+    expect(curve.points.map((p) => p.celsius)).toEqual([20, 21, 23]);
+    expect(curve.skipped).toBe(4);
+    expect(() => parseReadingsCsv('hello')).toThrowError(CoreError, /No readings were found/);
+    expect(() => parseReadingsCsv('x'.repeat(5_000_001))).toThrowError(CoreError, /at most 5 MB/);
+  });
+});

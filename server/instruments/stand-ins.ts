@@ -1,0 +1,96 @@
+import { Router, type Request } from 'express';
+import * as z from 'zod';
+import { FAULTS, seededRandom, standInCook } from '../../core/index.js';
+import { openStream } from './event-stream.js';
+
+const number = (least: number, most: number, usual: number) =>
+  z.coerce.number().min(least).max(most).default(usual);
+
+/** What the pretended canner is asked for, in the address. */
+export const CannerQuery = z.object({
+  gaugeKPa: number(20, 250, 103.4),
+  atmosphereKPa: number(50, 110, 101.3),
+  roomC: number(5, 40, 20),
+  comeUp: number(1, 240, 25),
+  vent: number(0, 60, 10),
+  hold: number(1, 600, 90),
+  fault: z.enum(FAULTS).default('none'),
+  faultAt: number(0, 600, 40),
+  dropouts: z.enum(['yes', 'no']).default('no'),
+  /** Second of the cook at which the listener comes in; what was before is not told again. */
+  from: number(0, 100_000, 0),
+  /** How many times faster than life; 0 sends all at once. */
+  speed: number(0, 10_000, 1),
+  seed: number(0, 2 ** 31, 1),
+});
+
+const ScaleQuery = z.object({ grams: number(0, 50_000, 420), seed: number(0, 2 ** 31, 1) });
+const SCALE_EVERY_MS = 300;
+/** What is put on it swings for so many readings. */
+const SCALE_SETTLES_IN = 8;
+
+/** Instruments that are pretended by the same physics, for practice and for trying a connection. */
+export function standIns(): Router {
+  const router = Router();
+  router.get('/canner', (req, res, next) => {
+    const query = asked(CannerQuery, req);
+    if (!query.success) {
+      next(query.error);
+      return;
+    }
+    const { speed, from, seed, comeUp, vent, hold, faultAt, dropouts, ...rest } = query.data;
+    const readings = standInCook(
+      {
+        ...rest,
+        comeUpMinutes: comeUp,
+        ventMinutes: vent,
+        holdMinutes: hold,
+        faultAtMinutes: faultAt,
+        dropouts: dropouts === 'yes',
+      },
+      seededRandom(seed),
+    ).filter((r) => r.second >= from);
+    const stream = openStream(res);
+    if (speed === 0) {
+      readings.forEach((r) => {
+        stream.send(r);
+      });
+      return;
+    }
+    let sent = 0;
+    const started = Date.now();
+    const timer = setInterval(() => {
+      const second = from + ((Date.now() - started) / 1000) * speed;
+      while (sent < readings.length && readings[sent]!.second <= second) {
+        stream.send(readings[sent++]);
+      }
+    }, 100);
+    stream.onEnd(() => {
+      clearInterval(timer);
+    });
+  });
+  router.get('/scale', (req, res, next) => {
+    const query = asked(ScaleQuery, req);
+    if (!query.success) {
+      next(query.error);
+      return;
+    }
+    const random = seededRandom(query.data.seed);
+    const stream = openStream(res);
+    let n = 0;
+    const timer = setInterval(() => {
+      const swing =
+        n < SCALE_SETTLES_IN ? (random() - 0.5) * 0.2 * query.data.grams * (1 - n / SCALE_SETTLES_IN) : 0;
+      n++;
+      stream.send({ grams: Math.round(query.data.grams + swing), steady: n > SCALE_SETTLES_IN });
+    }, SCALE_EVERY_MS);
+    stream.onEnd(() => {
+      clearInterval(timer);
+    });
+  });
+  return router;
+}
+
+function asked<T>(schema: z.ZodType<T>, req: Request) {
+  return schema.safeParse(req.query);
+}
