@@ -147,10 +147,11 @@ export {
   type Films,
   type Shape,
 } from './heat/conduction/body.js';
+export { chanceByHold, holdForChance, type HoldChance } from './heat/band/chance-by-hold.js';
 export { effectiveCount, priorDraws, weightedQuantile, type Draws } from './heat/band/draws.js';
 export { drawsAfter, type Observation } from './heat/band/evidence.js';
 export { heatBand, type HeatBand, type Likely } from './heat/band/heat-band.js';
-export { runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
+export { middlingF0, runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
 export { DRAW_SIZE, drawLoad, type ThermalLoad } from './heat/band/uncertain-load.js';
 export { besselJ0J1 } from './heat/conduction/bessel.js';
 export { radius, slab } from './heat/conduction/directions.js';
@@ -181,7 +182,8 @@ export {
 
 // cook
 export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chamber-profile.js';
-export { cookRun, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
+export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
+export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
 export { FAULTS, standInCook, type Fault, type StandInCook, type StandInReading } from './cook/stand-in.js';
 export { isAtPressure, stepShown, type Shown } from './cook/instrument.js';
@@ -192,6 +194,7 @@ export { learnedFrom, type Learned } from './cook/learned.js';
 export { thermalLoadOf, type Contents } from './cook/load-model.js';
 export { GAP_MS, asProfile, readingsOf, stretches, type Reading } from './cook/measured.js';
 export { plannedChamber, type PlannedRun } from './cook/planned-chamber.js';
+export { APPLIANCE_STARTS, newAppliance } from './cook/new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './cook/pot.js';
 export { holdReaching, middleF0, relativeHold, runOf, tradeF0 } from './cook/relative-hold.js';
 export { tradeHold, type TradeHold, type TradeSchool } from './cook/trade-holds.js';

@@ -213,7 +213,7 @@ function newest(house: House): LastEntry | undefined {
   let entry: Entry | undefined;
   let correction: Entry | undefined;
   for (const candidate of house.records.entries) {
-    if (candidate.kind === 'cautionRead') {
+    if (candidate.kind === 'cautionRead' || candidate.kind === 'logged') {
       continue;
     }
     if (!isCorrection(candidate)) {

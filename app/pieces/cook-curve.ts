@@ -1,21 +1,29 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input } from '@angular/core';
 import { format } from 'date-fns';
 import type { EChartsCoreOption } from 'echarts/core';
-import { chamberProfile, f0, holdLeftMinutes, profileUntil, type CookView } from '../../core/index';
+import {
+  chamberProfile,
+  holdLeftMinutes,
+  profileUntil,
+  readingsOf,
+  stretches,
+  type CookView,
+  type HeatBand,
+} from '../../core/index';
 import { COOK_WORDS } from '../data/words';
 import { Chart } from './chart';
-import { colorsOf } from './chart-colors';
+import { colorsOf, type ChartColors } from './chart-colors';
 
 const MINUTE_MS = 60_000;
-/** The heat that a chamber earns is summed at this many moments. */
-const F0_POINTS = 60;
 const BASE_C = 20;
 const TOP_C = 125;
 const MARK_ROWS = 4;
 const GRID_LEFT_PX = 52;
 const GRID_RIGHT_PX = 16;
 
-/** Chamber temperature before and after now, the steps as marks, and the heat that the chamber has given. */
+type Point = readonly [number, number | null];
+
+/** Chamber and coldest point of a cook before and after now, with what instruments saw, and the steps as marks. */
 @Component({
   selector: 'nw-cook-curve',
   imports: [Chart],
@@ -33,8 +41,16 @@ const GRID_RIGHT_PX = 16;
           >{{ mark.words }}</span
         >
       }
-      <span class="heat soft" aria-hidden="true">F0 min that the chamber has given</span>
     }
+    <p class="legend soft" aria-hidden="true">
+      <span class="key chamber"></span>chamber
+      @if (band()) {
+        <span class="key core"></span>coldest point, likely
+      }
+      @if (probed()) {
+        <span class="key probe"></span>probe
+      }
+    </p>
   `,
   styles: `
     :host,
@@ -46,7 +62,7 @@ const GRID_RIGHT_PX = 16;
     }
     .mark {
       position: absolute;
-      bottom: 112px;
+      bottom: 34px;
       padding-left: 6px;
       border-left: 2px solid var(--rim);
       font-size: 15px;
@@ -57,25 +73,48 @@ const GRID_RIGHT_PX = 16;
     .mark.ahead {
       border-left-style: dotted;
     }
-    .heat {
+    .legend {
       position: absolute;
-      left: 58px;
-      bottom: 62px;
+      right: 18px;
+      bottom: 36px;
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px 8px;
+      padding: 0 6px;
+      border-radius: 6px;
+      background: var(--ware);
       font-size: 15px;
+    }
+    .key {
+      width: 20px;
+      border-top: 4px solid var(--rim);
+    }
+    .key.core {
+      height: 12px;
+      border: 0;
+      border-radius: 4px;
+      background: var(--grain);
+    }
+    .key.probe {
+      border-top-color: var(--rye);
     }
   `,
 })
 export class CookCurve {
   readonly view = input.required<CookView>();
   readonly nowMs = input.required<number>();
+  /** Likely temperature of the coldest point; drawn where it is known. */
+  readonly band = input<HeatBand>();
   /** A phone has room for the lines, not for the names of all steps. */
   readonly compact = input(false);
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly profile = computed(() =>
-    chamberProfile(this.view().cook, this.view().steps, this.nowMs()),
+    chamberProfile(this.view().cook, this.view().steps, this.nowMs(), this.view().logs),
   );
 
+  protected readonly probed = computed(() => readingsOf(this.view().logs, 'coreC').length > 0);
   protected readonly words = computed(() => {
     const { cook, steps } = this.view();
     const done = steps.map((s) => `${COOK_WORDS[s.step]} ${format(Date.parse(s.at), 'HH:mm')}`).join(', ');
@@ -83,93 +122,138 @@ export class CookCurve {
   });
 
   protected readonly options = computed<EChartsCoreOption>(() => {
-    const { ink, soft, line, rye, done, font } = colorsOf(this.host);
-    const { points, nowMinutes } = this.profile();
+    const colors = colorsOf(this.host);
+    const { ink, soft, line, font } = colors;
+    const { points } = this.profile();
     const startMs = this.startMs();
-    const toTime = (minutes: number) => startMs + minutes * MINUTE_MS;
-    const been = profileUntil(points, nowMinutes).map((p) => [toTime(p.minutes), p.celsius]);
-    const lastBeen = been[been.length - 1];
-    const rest = [
-      ...(lastBeen ? [lastBeen] : []),
-      ...points.filter((p) => p.minutes > nowMinutes).map((p) => [toTime(p.minutes), p.celsius]),
-    ];
-    const heat = heatCurve(points).map(([m, v]) => [toTime(m), v]);
-    const nowTime = toTime(nowMinutes);
     const text = { color: soft, fontSize: 15, fontFamily: font };
-    const axis = {
-      type: 'time',
-      min: startMs,
-      max: toTime(points[points.length - 1]?.minutes ?? 1),
-      axisLine: { lineStyle: { color: ink, width: 1.5 } },
-      axisTick: { show: true },
-      splitLine: { show: false },
-    };
-    const line3 = { type: 'line', symbol: 'none', silent: true, animation: false };
     return {
       animation: false,
       textStyle: text,
-      grid: [
-        {
-          left: GRID_LEFT_PX,
-          right: GRID_RIGHT_PX,
-          top: this.compact() ? 8 : 98,
-          bottom: this.compact() ? 74 : 112,
-        },
-        { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, bottom: 26, height: this.compact() ? 36 : 56 },
-      ],
-      xAxis: [
-        {
-          ...axis,
-          gridIndex: 0,
-          axisLabel: { show: false },
-          axisTick: { show: false },
-          axisLine: { show: false },
-        },
-        { ...axis, gridIndex: 1, axisLabel: { ...text, hideOverlap: true, formatter: '{HH}:{mm}' } },
-      ],
-      yAxis: [
-        {
-          gridIndex: 0,
-          min: BASE_C,
-          max: TOP_C,
-          interval: 20,
-          axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
-          splitLine: { lineStyle: { color: line } },
-        },
-        { gridIndex: 1, min: 0, splitNumber: 2, axisLabel: text, splitLine: { lineStyle: { color: line } } },
-      ],
-      series: [
-        {
-          ...line3,
-          data: been,
-          lineStyle: { color: ink, width: 3.5 },
-          markLine: {
-            symbol: 'none',
-            silent: true,
-            animation: false,
-            data: [
-              { xAxis: nowTime, lineStyle: { color: rye, width: 2, type: 'solid' }, label: { show: false } },
-            ],
-          },
-        },
-        { ...line3, data: rest, lineStyle: { color: ink, width: 3.5, type: [0.1, 7], cap: 'round' } },
-        {
-          ...line3,
-          xAxisIndex: 1,
-          yAxisIndex: 1,
-          data: heat.filter((p) => p[0]! <= nowTime),
-          lineStyle: { color: done, width: 3 },
-        },
-        {
-          ...line3,
-          xAxisIndex: 1,
-          yAxisIndex: 1,
-          data: heat.filter((p) => p[0]! >= nowTime),
-          lineStyle: { color: done, width: 3, type: [0.1, 7], cap: 'round' },
-        },
-      ],
+      grid: { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, top: this.compact() ? 8 : 98, bottom: 28 },
+      xAxis: {
+        type: 'time',
+        min: startMs,
+        max: startMs + (points[points.length - 1]?.minutes ?? 1) * MINUTE_MS,
+        axisLine: { lineStyle: { color: ink, width: 1.5 } },
+        splitLine: { show: false },
+        axisLabel: { ...text, hideOverlap: true, formatter: '{HH}:{mm}' },
+      },
+      yAxis: {
+        min: BASE_C,
+        max: TOP_C,
+        interval: 20,
+        axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
+        splitLine: { lineStyle: { color: line } },
+      },
+      series: [...this.bandSeries(colors), ...this.chamberSeries(colors), ...this.probeSeries(colors)],
     };
   });
+
+  private bandSeries({ grain, ink }: ChartColors): object[] {
+    const band = this.band();
+    if (band === undefined) {
+      return [];
+    }
+    const startMs = this.startMs();
+    const at = (values: readonly number[]): Point[] =>
+      values.map((v, i) => [startMs + band.minutes[i]! * MINUTE_MS, v]);
+    const quiet = {
+      type: 'line',
+      symbol: 'none',
+      silent: true,
+      animation: false,
+      stack: 'band',
+      stackStrategy: 'all',
+    };
+    return [
+      { ...quiet, data: at(band.low), lineStyle: { width: 0 } },
+      {
+        ...quiet,
+        data: at(band.high.map((h, i) => h - band.low[i]!)),
+        lineStyle: { width: 0 },
+        areaStyle: { color: grain, opacity: 0.75 },
+      },
+      {
+        ...quiet,
+        stack: undefined,
+        data: at(band.middle),
+        lineStyle: { color: ink, width: 1.5, opacity: 0.7 },
+      },
+    ];
+  }
+
+  private chamberSeries({ ink, rye }: ChartColors): object[] {
+    const { points, nowMinutes } = this.profile();
+    const toTime = (minutes: number) => this.startMs() + minutes * MINUTE_MS;
+    const been = profileUntil(points, nowMinutes).map((p): Point => [toTime(p.minutes), p.celsius]);
+    const lastBeen = been[been.length - 1];
+    const rest = [
+      ...(lastBeen ? [lastBeen] : []),
+      ...points.filter((p) => p.minutes > nowMinutes).map((p): Point => [toTime(p.minutes), p.celsius]),
+    ];
+    const seen = this.seen('chamberC');
+    const line3 = { type: 'line', symbol: 'none', silent: true, animation: false };
+    return [
+      {
+        ...line3,
+        // Where an instrument speaks, its own line with its own gaps; else what the steps tell.
+        data: seen.length > 1 ? seen : been,
+        connectNulls: false,
+        lineStyle: { color: ink, width: 3.5 },
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          animation: false,
+          data: [
+            {
+              xAxis: toTime(nowMinutes),
+              lineStyle: { color: rye, width: 2, type: 'solid' },
+              label: { show: false },
+            },
+          ],
+        },
+        markArea: { silent: true, itemStyle: { color: 'rgba(128,128,128,0.25)' }, data: this.gaps() },
+      },
+      { ...line3, data: rest, lineStyle: { color: ink, width: 3.5, type: [0.1, 7], cap: 'round' } },
+    ];
+  }
+
+  private probeSeries({ rye }: ChartColors): object[] {
+    const seen = this.seen('coreC');
+    return seen.length === 0
+      ? []
+      : [
+          {
+            type: 'line',
+            symbol: seen.length > 30 ? 'none' : 'circle',
+            symbolSize: 7,
+            silent: true,
+            animation: false,
+            data: seen,
+            connectNulls: false,
+            itemStyle: { color: rye },
+            lineStyle: { color: rye, width: 3 },
+          },
+        ];
+  }
+
+  /** Readings with an empty point where the instrument was silent. */
+  private seen(channel: 'chamberC' | 'coreC'): Point[] {
+    return stretches(readingsOf(this.view().logs, channel)).flatMap((part) => [
+      ...part.map((r): Point => [r.atMs, r.value]),
+      [(part[part.length - 1]?.atMs ?? 0) + 1, null] as Point,
+    ]);
+  }
+
+  /** Times in which the chamber's instrument was silent, as grey areas. */
+  private gaps(): object[][] {
+    const parts = stretches(readingsOf(this.view().logs, 'chamberC'));
+    return parts.slice(1).flatMap((part, i) => {
+      const before = parts[i]!;
+      return [[{ xAxis: before[before.length - 1]!.atMs }, { xAxis: part[0]!.atMs }]];
+    });
+  }
 
   /** The steps, those expected among them; each name stands in a row of its own so that none lies on another. */
   protected readonly marks = computed(() => {
@@ -190,6 +274,8 @@ export class CookCurve {
 
   private readonly steps = computed(() => {
     const { steps, cook, state } = this.view();
+    const { points } = this.profile();
+    const endMs = this.startMs() + (points[points.length - 1]?.minutes ?? 0) * MINUTE_MS;
     const marks = steps.map((s) => ({
       ms: Date.parse(s.at),
       words: `${format(Date.parse(s.at), 'HH:mm')} ${COOK_WORDS[s.step]}`,
@@ -203,14 +289,6 @@ export class CookCurve {
         { ms: open, words: `about ${format(open, 'HH:mm')} ${COOK_WORDS.open}`, ahead: true },
       );
     }
-    return marks;
-  });
-}
-
-function heatCurve(points: readonly { minutes: number; celsius: number }[]): [number, number][] {
-  const end = points[points.length - 1]?.minutes ?? 0;
-  return Array.from({ length: F0_POINTS + 1 }, (_, i) => {
-    const minutes = (end * i) / F0_POINTS;
-    return [minutes, f0(profileUntil(points, minutes))];
+    return marks.filter((m) => m.ms <= endMs);
   });
 }

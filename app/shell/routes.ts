@@ -72,6 +72,11 @@ export const routes: Routes = [
         loadComponent: () => import('../places/stove/stove').then((m) => m.Stove),
       },
       {
+        path: 'stove/cook/:number',
+        title: 'Record of a cook · Nailwort',
+        loadComponent: () => import('../places/stove/cook-record').then((m) => m.CookRecord),
+      },
+      {
         path: 'box',
         title: 'Box · Nailwort',
         loadComponent: () => import('../places/box/box').then((m) => m.Box),

@@ -17,6 +17,8 @@ export interface Rendered<T> {
   type(box: string, text: string): Promise<void>;
   set(input: string, value: unknown): Promise<void>;
   settle(): Promise<void>;
+  /** Waits until the text fits; for what a worker answers. */
+  until(words: RegExp): Promise<void>;
 }
 
 export async function render<T>(
@@ -53,6 +55,14 @@ export async function render<T>(
       await fixture.whenStable();
       await caughtUp();
       await fixture.whenStable();
+    },
+    async until(words) {
+      const end = Date.now() + MOST_WAIT_MS;
+      while (!words.test(rendered.text()) && Date.now() < end) {
+        await new Promise((resolve) => setTimeout(resolve, 20));
+        await fixture.whenStable();
+      }
+      expect(rendered.text()).toMatch(words);
     },
   };
   await rendered.settle();

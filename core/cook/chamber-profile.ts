@@ -29,9 +29,11 @@ export interface ChamberProfile {
 export function chamberProfile(
   cook: Cook,
   steps: readonly FactOf<'cookStep'>[],
-  nowMs: number,
+  atMs: number,
   logs: readonly FactOf<'logged'>[] = [],
 ): ChamberProfile {
+  // A clock that is drawn once a minute may stand before the step that was just noted.
+  const nowMs = Math.max(atMs, ...steps.map((s) => Date.parse(s.at)));
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
   const nowMinutes = Math.max(0, (nowMs - startMs) / MINUTE);
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });

@@ -3,7 +3,7 @@ import type { Run } from '../heat/band/run-heat.js';
 import { f0 } from '../heat/lethality.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
-import type { CookState } from './cook-state.js';
+import { cookState, type CookState } from './cook-state.js';
 import { chamberProfile } from './chamber-profile.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
 import { asProfile, readingsOf, stretches } from './measured.js';
@@ -43,6 +43,17 @@ export function cookRun(facts: CookFacts, nowMs: number): Run | undefined {
     closedAtMinutes: profile.closedAtMinutes,
     measured: profile.measured,
   };
+}
+
+/** The same cook if it were at pressure again from this moment, starting its hold anew or carrying on. */
+export function cookRunIfBack(facts: CookFacts, nowMs: number, carryOn: boolean): Run | undefined {
+  const last = facts.steps[facts.steps.length - 1];
+  if (last === undefined) {
+    return undefined;
+  }
+  const at = new Date(Math.max(nowMs, Date.parse(last.at) + 1)).toISOString();
+  const steps = [...facts.steps, { ...last, step: 'atPressure' as const, carryOn, at, notedAt: at }];
+  return cookRun({ ...facts, steps, state: cookState(steps) }, nowMs);
 }
 
 /** Readings of the middle, by a logger or by hand, as minutes since the lid went on. */

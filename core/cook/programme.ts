@@ -73,6 +73,8 @@ export interface CookWish {
   readonly startC?: number;
   readonly ventMinutes?: number;
   readonly learned?: Learned;
+  /** A hold that was set by hand, in place of all advice. */
+  readonly chosenHoldMinutes?: number;
   /** A hold that rests on what was measured in this cooker; it governs where there is one. */
   readonly measuredHoldMinutes?: number;
 }
@@ -143,12 +145,13 @@ export function planCook(wish: CookWish): CookPlan {
 
 /** To the next five minutes, upward; for a smaller vessel never below the shortest school of its kind. */
 function holdOf(
-  { appliance, measuredHoldMinutes }: CookWish,
+  { appliance, measuredHoldMinutes, chosenHoldMinutes }: CookWish,
   trade: TradeHold,
   relativeMinutes: number | undefined,
   chamberC: number,
 ): number {
-  const exact = measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least);
+  const exact =
+    chosenHoldMinutes ?? measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least);
   const holdMinutes = Math.ceil((exact - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
   const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
   if (!(holdMinutes <= most)) {

@@ -7,11 +7,11 @@ import { f0OfCurve } from './lethality.js';
  */
 const BROWNING_Z_C = 28;
 /**
- * Minutes from which malt is plainly darker, and from which a broth is better made anew. The three schools hold 15, 20
- * and 30 min and find it browner each time. Common practice, no source.
+ * Minutes of the whole run, come-up and cooling with it, from which malt is plainly darker, and from which a broth is
+ * better made anew. Set so that a hold of 20 min stays pale, 30 to 45 browns and 90 spoils. Common practice, no source.
  */
-export const BROWNS_FROM_MIN = 40;
-export const SPOILS_FROM_MIN = 75;
+export const BROWNS_FROM_MIN = 52;
+export const SPOILS_FROM_MIN = 90;
 
 /** @param celsius temperature of the surface, where it browns most */
 export function browningMinutes(minutes: Float64Array, celsius: Float64Array): number {

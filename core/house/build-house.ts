@@ -298,6 +298,7 @@ function viewCook(
       lastCoreRead,
       coreCoolMs: coreCoolMs(cook, state.heatOffMs, lastCoreRead),
       waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
+      pouredMs: msOf(lastOf(facts, 'poured')),
       probedF0: probed,
     },
   ];
@@ -330,6 +331,10 @@ function coreCoolMs(
 
 function lastOf<K extends Fact['kind']>(facts: readonly Fact[], kind: K): FactOf<K> | undefined {
   return facts.findLast((f): f is FactOf<K> => f.kind === kind);
+}
+
+function msOf(fact: Fact | undefined): number | undefined {
+  return fact && Date.parse(fact.at);
 }
 
 function earliest(instants: readonly (string | undefined)[]): number | undefined {

@@ -61,6 +61,7 @@ export interface CookView extends CookFacts {
   readonly coreCoolMs?: number;
   readonly lastCoreRead?: FactOf<'coreRead'>;
   readonly waterLeftMl?: number;
+  readonly pouredMs?: number;
   /** F0 that a logger in the middle saw. */
   readonly probedF0?: number;
 }

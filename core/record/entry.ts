@@ -154,6 +154,8 @@ export const Entry = z.discriminatedUnion('kind', [
       .min(1)
       .max(2000),
   }),
+  /** Agar of a cook, poured into its plates. */
+  z.strictObject({ ...fact, kind: z.literal('poured'), cookId: CookId }),
   /** Water that was left in the cooker, for the next budget. */
   z.strictObject({
     ...fact,

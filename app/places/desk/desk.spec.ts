@@ -136,9 +136,7 @@ describe('a cooker that is too weak', () => {
       .rows('appliances')
       .put({ ...canner!, ratedGaugeKPa: 12, updatedAt: new Date().toISOString() });
     const desk = await render(Desk);
-    expect(desk.text()).toMatch(
-      /At 10\d\.\d °C the hold would take .* It wants a cooker with more pressure/,
-    );
+    expect(desk.text()).toMatch(/At 10\d\.\d °C the hold would take .* It wants a cooker with more pressure/);
     expect((desk.button('Make batch') as HTMLButtonElement).disabled).toBe(false);
     await setup.close();
   });

@@ -1,3 +1,4 @@
+import { householdAtmosphereKPa } from '../../../core/index';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
 import { Archive } from './archive';
@@ -129,6 +130,42 @@ describe('the Ledger', () => {
       expect(setup.house().records.appliances.find((a) => a.id === 'multi-cooker')!.places['quart-jar']).toBe(
         2,
       );
+    });
+
+    it('ask which pressure “2 bar” is, with what either would mean', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      const canner = () => setup.house().records.appliances.find((a) => a.id === 'canner')!;
+      const units = settings.host.querySelector<HTMLSelectElement>(
+        'select[aria-label="Unit of the printed pressure"]',
+      )!;
+      units.value = 'bar';
+      units.dispatchEvent(new Event('change'));
+      await settings.settle();
+      await settings.type('#canner-rated', '2');
+      expect(settings.text()).toContain('Which is meant?');
+      expect(settings.text()).toMatch(/29\.0 psi on a gauge, 13\d\.\d °C inside/);
+      await settings.press('From nothing (absolute)');
+      expect(canner().ratedGaugeKPa).toBeCloseTo(200 - householdAtmosphereKPa(setup.house().household!), 6);
+      await settings.type('#canner-rated', '0.05');
+      expect(settings.text()).toMatch(/Printed pressure must be between .* bar\. You typed 0\.05\./);
+    });
+
+    it('take another appliance, and the test of a dial', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      const section = () => [...settings.host.querySelectorAll('section')].at(-1)!;
+      const [kind, name] = [section().querySelector('select')!, section().querySelector('input')!];
+      kind.value = 'autoclave';
+      name.value = 'Old autoclave';
+      await settings.press('Add it');
+      await until(setup.store, (h) => h.records.appliances.length === 3);
+      await settings.settle();
+      const added = () => setup.house().records.appliances.find((a) => a.name === 'Old autoclave')!;
+      expect(added().gauge).toBe('dial');
+      await settings.type(`[id="${added().id}-over"]`, '1');
+      expect(added().gaugeReadsOverKPa).toBeCloseTo(6.9, 1);
+      expect(settings.text()).toContain('estimated from energy until its cooks have shown them');
     });
   });
 });

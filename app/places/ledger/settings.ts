@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { convert, parseWithin, type Appliance, type Household } from '../../../core/index';
+import { parseWithin, type Household } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { Night, type Light } from '../../shell/night';
+import { Appliances } from './appliances';
 import { NumberFieldBox, type NumberField } from './number-field';
 
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
   selector: 'nw-settings',
-  imports: [NumberFieldBox],
+  imports: [Appliances, NumberFieldBox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
   styleUrl: './settings.scss',
@@ -25,10 +26,6 @@ export class Settings {
     { value: 'day', words: 'day' },
     { value: 'night', words: 'night' },
   ];
-  protected readonly appliances = computed(() => this.store.house()?.records.appliances ?? []);
-  protected readonly fillable = computed(() =>
-    (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === 'jar' || v.kind === 'bag'),
-  );
   protected readonly houseFields = computed<readonly NumberField[]>(() => {
     const house = this.house();
     return house === undefined
@@ -63,56 +60,6 @@ export class Settings {
           },
         ];
   });
-
-  protected applianceFields(a: Appliance): readonly NumberField[] {
-    return [
-      {
-        id: `${a.id}-volume`,
-        label: 'Volume',
-        unit: 'l',
-        min: 2,
-        max: 200,
-        shown: a.volumeL,
-        keep: (volumeL) => this.keepAppliance(a, { volumeL }),
-      },
-      {
-        id: `${a.id}-rated`,
-        label: 'Printed pressure',
-        unit: 'psi',
-        min: 1.5,
-        max: 36,
-        shown: Math.round(convert(a.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10,
-        keep: (psi) => this.keepAppliance(a, { ratedGaugeKPa: convert(psi, 'psi', 'kPa') }),
-      },
-      {
-        id: `${a.id}-water`,
-        label: 'Least water',
-        unit: 'ml',
-        min: 0,
-        max: 50_000,
-        shown: a.leastWaterMl,
-        keep: (leastWaterMl) => this.keepAppliance(a, { leastWaterMl }),
-      },
-      {
-        id: `${a.id}-most`,
-        label: 'Most water under the load',
-        unit: 'ml',
-        min: 1,
-        max: 50_000,
-        shown: a.mostWaterMl,
-        keep: (mostWaterMl) => this.keepAppliance(a, { mostWaterMl }),
-      },
-      ...this.fillable().map((v): NumberField => ({
-        id: `${a.id}-${v.id}`,
-        label: `Holds ${v.plural}`,
-        unit: '',
-        min: 0,
-        max: 500,
-        shown: a.places[v.id] ?? 0,
-        keep: (n) => this.keepAppliance(a, { places: { ...a.places, [v.id]: Math.round(n) } }),
-      })),
-    ];
-  }
 
   protected async keep(field: NumberField, text: string): Promise<void> {
     try {
@@ -153,20 +100,7 @@ export class Settings {
     this.night.choose(light === 'day' || light === 'night' ? light : 'auto');
   }
 
-  /** One cooker leads the plans; the other is still there to load. */
-  protected async use(a: Appliance): Promise<void> {
-    for (const other of this.appliances()) {
-      if (other.inUse !== (other.id === a.id)) {
-        await this.settings.change('appliances', other.id, { inUse: other.id === a.id });
-      }
-    }
-  }
-
   private keepHouse(change: Partial<Household>): Promise<boolean> {
     return this.settings.change('household', 'household', change);
-  }
-
-  private keepAppliance(a: Appliance, change: Partial<Appliance>): Promise<boolean> {
-    return this.settings.change('appliances', a.id, change);
   }
 }

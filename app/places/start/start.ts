@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import {
+  chamberTemperature,
   CoreError,
   atmosphericPressure,
   convert,
@@ -82,6 +83,8 @@ export class Start {
     usualVesselTypeId: this.vesselId(),
     usualCount: this.count(),
   }));
+  /** What 15 psi give where most advice was written. */
+  protected readonly seaC = chamberTemperature({ gaugeKPa: convert(15, 'psi', 'kPa'), altitudeM: 0 });
   private readonly appliances = computed<readonly Appliance[]>(() =>
     this.shipped.appliances.map((a) => ({
       ...a,

@@ -3,22 +3,30 @@ import {
   Component,
   DestroyRef,
   computed,
+  effect,
   inject,
   input,
   signal,
 } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import {
-  chamberProfile,
-  f0,
+  USUAL_TARGET_F0,
+  cookRun,
+  cookRunIfBack,
   formatNumber,
   heldMs,
-  profileUntil,
+  middleF0,
+  middlingF0,
   waterLostMl,
   type CookStep,
   type CookView,
+  type HeatBand,
 } from '../../../core/index';
+import { Chime } from '../../data/chime';
+import { HeatService } from '../../data/heat-service';
+import { chanceWords, courseWords, f0Words, likelyWords } from '../../data/heat-words';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -28,24 +36,29 @@ import { CookCurve } from '../../pieces/cook-curve';
 import { Plaque } from '../../pieces/plaque';
 import { Keys } from '../../shell/keys';
 import { cookClock } from './cook-clock';
+import { InstrumentPanel } from './instrument-panel';
 
 const MINUTE_MS = 60_000;
 
 /** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
 @Component({
   selector: 'nw-cook-screen',
-  imports: [ClockFace, CookCurve, MatIcon, Plaque],
+  imports: [ClockFace, CookCurve, InstrumentPanel, MatIcon, Plaque, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-screen.html',
   styleUrl: './cook-screen.scss',
 })
 export class CookScreen {
   readonly view = input.required<CookView>();
+  /** Of a pretended instrument; see the instrument panel. */
+  readonly pace = input(1);
 
   private readonly store = inject(HouseStore);
   private readonly scribe = inject(Scribe);
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
+  private readonly heatService = inject(HeatService);
+  protected readonly chime = inject(Chime);
 
   protected readonly askingHow = signal(false);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
@@ -110,21 +123,49 @@ export class CookScreen {
         return { main: '', then: '' };
     }
   });
-  protected readonly heat = computed(() => {
-    const { points, nowMinutes } = chamberProfile(this.view().cook, this.view().steps, this.nowMs());
-    return { soFar: f0(profileUntil(points, nowMinutes)), atEnd: f0(points) };
+  protected readonly target = computed(() => this.view().cook.targetF0 ?? USUAL_TARGET_F0);
+  /** A minute is soon enough for what changes over hours. */
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly run = computed(() => cookRun(this.view(), this.minuteMs()));
+  protected readonly band = signal<HeatBand | undefined>(undefined);
+  private readonly observations = computed(() => {
+    const house = this.store.house();
+    const { contents } = this.view();
+    return house === undefined || contents === undefined
+      ? []
+      : this.heatService.observations(house, contents, this.minuteMs(), this.view());
   });
-  /** A clock speaks of time only; before pressure there is nothing to be on course for. */
+  protected readonly earned = computed(() => {
+    const run = this.run();
+    const start = this.view().state.lidOnMs;
+    return run === undefined || start === undefined
+      ? undefined
+      : middlingF0(run, (this.minuteMs() - start) / MINUTE_MS);
+  });
+  /** Leads with the forecast, since little is earned until late. */
   protected readonly course = computed(() => {
-    switch (this.view().state.phase) {
-      case 'holding':
-      case 'cooling':
-        return { words: 'On course by time', tone: 'done' };
-      case 'lost':
-        return { words: 'Not counting', tone: 'beet' };
-      default:
-        return { words: 'Not counting yet', tone: 'soft' };
+    const { phase } = this.view().state;
+    if (phase === 'lost') {
+      return { words: 'Not counting', tone: 'beet' };
     }
+    const band = this.band();
+    return band === undefined ? { words: 'By time', tone: 'soft' } : courseWords(band.coreF0, this.target());
+  });
+  protected readonly forecast = computed(() => {
+    const band = this.band();
+    const earned = this.earned();
+    if (band === undefined || earned === undefined) {
+      return '';
+    }
+    return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned.soFar)}.`;
+  });
+  /** What either answer to a loss would give, if all is middling. */
+  protected readonly ifBack = computed(() => {
+    const f0 = (carryOn: boolean) => {
+      const run = cookRunIfBack(this.view(), this.minuteMs(), carryOn);
+      return run === undefined ? '' : `F0 about ${f0Words(middleF0(run))}`;
+    };
+    return { again: f0(false), on: f0(true) };
   });
   protected readonly since = computed(() => {
     const last = this.view().steps[this.view().steps.length - 1];
@@ -155,6 +196,9 @@ export class CookScreen {
       { key: '.', words: 'At pressure, or pressure was lost', act: () => this.startOrHold() },
     ]);
     inject(DestroyRef).onDestroy(remove);
+    effect(() => {
+      void this.reckon();
+    });
   }
 
   protected deed(): void {
@@ -182,6 +226,20 @@ export class CookScreen {
   protected async correct(): Promise<void> {
     const { Correct } = await import('../../shell/correct');
     this.dialog.open(Correct);
+  }
+
+  private async reckon(): Promise<void> {
+    const run = this.run();
+    if (run === undefined) {
+      this.band.set(undefined);
+      return;
+    }
+    const band = await this.heatService
+      .band(`cook ${this.view().cook.id}`, run, this.observations(), this.target())
+      .catch(() => undefined);
+    if (band !== undefined) {
+      this.band.set(band);
+    }
   }
 
   private startOrHold(): void {

@@ -25,6 +25,7 @@ import { Keys } from '../../shell/keys';
 import { DissolvedTests } from './dissolved-tests';
 import { hydrationClock } from './hydration-clock';
 import { MixTests } from './mix-tests';
+import { Pasteurize } from './pasteurize';
 import { WeighList } from './weigh-list';
 
 const TISSUE = [
@@ -36,7 +37,7 @@ const TISSUE = [
 /** A medium from the sack to its vessels: soak, simmer, dry, test, weigh, fill. */
 @Component({
   selector: 'nw-hydration-screen',
-  imports: [ClockFace, DissolvedTests, MixTests, Plaque, RouterLink, WeighList],
+  imports: [ClockFace, DissolvedTests, MixTests, Pasteurize, Plaque, RouterLink, WeighList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hydration-screen.html',
   styleUrl: './hydration-screen.scss',

@@ -3,25 +3,38 @@ import {
   formatNumber,
   inCooker,
   isDissolved,
+  VENT_MINUTES,
   isOn,
+  isPressureCooker,
+  learnedFrom,
   placesNeeded,
   planCook,
+  shownGaugeKPa,
+  tradeHold,
   type BatchView,
+  type Stage,
   type VesselId,
+  type VesselType,
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { pressureWords } from '../../data/words';
-import { BlankChoice } from '../../pieces/blank';
+import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
+import { HoldChoice } from './hold-choice';
 
 const CHECKS = [
-  'Vent pipe clear, gasket and relief plug sound, as the manual of this cooker says',
-  'Water measured, rack in, nothing can reach or block the vent',
-  'Jars made for pressure, upright, lids loose enough to breathe; no cold glass into hot water',
-  'Window open, alarm on, and you stay near while it is hot',
+  'Vent pipe clear, gasket and relief plug sound, as the manual of this cooker says; never a weight added',
+  'Water measured, rack in; no bag or film can reach or block the vent',
+  'Vessels made for pressure, upright, not over-full, lids loose enough to breathe; no cold glass into hot water',
+  'Window open, alarm on, and you stay near while it is hot; the pressure will fall by itself',
 ] as const;
+/** A dial gauge is tested every year: USDA Complete Guide to Home Canning. */
+const GAUGE_TEST_DAYS = 365;
+const DAY_MS = 86_400_000;
+const MOST_VENT_MIN = 60;
+const MOST_START_C = 95;
 
 /** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
 function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
@@ -31,7 +44,7 @@ function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
 /** What goes into the pot, the programme, four lines to check, one press. */
 @Component({
   selector: 'nw-load-cook',
-  imports: [BlankChoice, Plaque],
+  imports: [BlankChoice, BlankNumber, HoldChoice, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',
   styleUrl: './load-cook.scss',
@@ -46,13 +59,18 @@ export class LoadCook {
   protected readonly checks = CHECKS;
   protected readonly left = signal<ReadonlySet<string>>(new Set());
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
+  protected readonly school = signal<number | undefined>(undefined);
+  protected readonly hold = signal<number | undefined>(undefined);
+  protected readonly measuredHold = signal<number | undefined>(undefined);
+  protected readonly vent = signal(VENT_MINUTES);
+  protected readonly startC = signal<number | undefined>(undefined);
   private busy = false;
 
   /** Those that are not on. */
   protected readonly appliances = computed(() => {
     const house = this.store.house();
     const busy = new Set(house?.cooks.filter(isOn).map((c) => c.cook.applianceId));
-    return (house?.records.appliances ?? []).filter((a) => !busy.has(a.id));
+    return (house?.records.appliances ?? []).filter((a) => isPressureCooker(a) && !busy.has(a.id));
   });
   protected readonly appliance = computed(
     () =>
@@ -121,6 +139,13 @@ export class LoadCook {
           count: this.placesTaken(),
           vesselWetG: cooked.wetG,
           stage: first.batch.stage,
+          fill: cooked.vessel === first.batch.vessel ? first.batch.plan?.fill : undefined,
+          schoolMinutes: this.schoolHere(cooked.vessel, first.batch.stage),
+          chosenHoldMinutes: this.hold(),
+          measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,
+          ventMinutes: this.vent(),
+          startC: this.startC(),
+          learned: this.learned(),
         }),
         problem: '',
       };
@@ -147,9 +172,54 @@ export class LoadCook {
     return this.placesTaken() === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
   });
 
-  protected readonly isStretched = computed(
-    () => (this.plan()?.holdMinutes ?? 0) > (this.plan()?.trade.minutes ?? 0),
-  );
+  /** What this cooker's earlier runs have shown. */
+  private readonly learned = computed(() => {
+    const id = this.appliance()?.id;
+    return learnedFrom((this.store.house()?.cooks ?? []).filter((c) => c.cook.applianceId === id));
+  });
+  protected readonly learnedWords = computed(() => {
+    const { water, comeUp } = this.learned().cooks;
+    const from = [...(comeUp > 0 ? ['come-up'] : []), ...(water > 0 ? ['water'] : [])].join(' and ');
+    return from === '' ? '' : `, by what this cooker has shown (${from})`;
+  });
+  protected readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
+  /** A dial that was not tested within a year, or that reads wrong. */
+  protected readonly gaugeWords = computed(() => {
+    const appliance = this.appliance();
+    const plan = this.plan();
+    if (appliance?.gauge !== 'dial' || plan === undefined) {
+      return '';
+    }
+    const tested = appliance.gaugeTestedAt;
+    const old = tested === undefined || Date.now() - Date.parse(tested) > GAUGE_TEST_DAYS * DAY_MS;
+    const offset = appliance.gaugeReadsOverKPa ?? 0;
+    const shown =
+      offset === 0 ? '' : `Its dial must show ${this.pressure(shownGaugeKPa(appliance, plan.gaugeKPa))}. `;
+    return `${shown}${old ? 'Its dial was not tested within a year: one psi too little takes a fifth of the heat.' : ''}`;
+  });
+
+  /** A school stays chosen while the vessels have it. */
+  private schoolHere(vessel: VesselType, stage: Stage): number | undefined {
+    const chosen = this.school();
+    return tradeHold(vessel, stage).schools.some((s) => s.minutes === chosen) ? chosen : undefined;
+  }
+
+  protected chooseSchool(minutes: number): void {
+    this.school.set(minutes);
+    this.hold.set(undefined);
+  }
+
+  protected setVent(minutes: number): void {
+    if (minutes >= 0 && minutes <= MOST_VENT_MIN) {
+      this.vent.set(minutes);
+    }
+  }
+
+  protected setStart(celsius: number): void {
+    if (celsius >= 0 && celsius <= MOST_START_C) {
+      this.startC.set(celsius);
+    }
+  }
 
   protected toggle(view: BatchView): void {
     this.left.update((left) => {

@@ -8,7 +8,16 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { dueItems, stepsOf, isOn, type BatchView, type CookView, type House } from '../../../core/index';
+import { RouterLink } from '@angular/router';
+import {
+  DRY_HEAT,
+  dueItems,
+  stepsOf,
+  isOn,
+  type BatchView,
+  type CookView,
+  type House,
+} from '../../../core/index';
 import { Chime } from '../../data/chime';
 import { HouseStore } from '../../data/house-store';
 import { Time } from '../../data/time';
@@ -19,16 +28,21 @@ import { CookScreen } from './cook-screen';
 import { cookClock } from './cook-clock';
 import { HydrationScreen } from './hydration-screen';
 import { hydrationClock } from './hydration-clock';
+import { DayPlanView } from './day-plan';
 import { LoadCook } from './load-cook';
+import { pourClock, waitsToPour } from './pour-clock';
+import { PourScreen } from './pour-screen';
 import { verdictWords } from './verdicts';
 
 type Task =
-  { readonly key: string; readonly cook: CookView } | { readonly key: string; readonly batch: BatchView };
+  | { readonly key: string; readonly cook: CookView }
+  | { readonly key: string; readonly batch: BatchView }
+  | { readonly key: string; readonly pour: CookView };
 
 /** Clocks for what is soaking, simmering, drying and cooking. One is large; the others are cards. */
 @Component({
   selector: 'nw-stove',
-  imports: [CookScreen, HydrationScreen, LoadCook, Plaque],
+  imports: [CookScreen, DayPlanView, HydrationScreen, LoadCook, Plaque, PourScreen, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stove.html',
   styleUrl: './stove.scss',
@@ -36,6 +50,10 @@ type Task =
 export class Stove {
   /** Code of a batch to put first, from the address. */
   readonly open = input<string>();
+  /** 0 lets a pretended instrument send its cook ahead, for trials. */
+  readonly pace = input<number | undefined, unknown>(undefined, {
+    transform: (v) => (v === undefined ? undefined : Number(v)),
+  });
 
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
@@ -44,9 +62,13 @@ export class Stove {
   protected readonly first = signal<string | undefined>(undefined);
   protected readonly loading = signal(false);
 
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly planning = signal(false);
+  protected readonly dryHeat = DRY_HEAT;
+
   protected readonly tasks = computed<readonly Task[]>(() => {
     const house = this.store.house();
-    return house === undefined ? [] : tasksOf(house);
+    return house === undefined ? [] : tasksOf(house, this.minuteMs());
   });
   protected readonly main = computed(() => {
     const tasks = this.tasks();
@@ -84,7 +106,7 @@ export class Stove {
       for (const task of this.tasks()) {
         const clock = this.clockOf(task);
         if (clock.dueMs !== undefined && clock.dueMs <= this.time.now()) {
-          this.chime.ringOnce(`${task.key} ${clock.dueMs}`);
+          this.chime.ringOnce(`${task.key} ${clock.dueMs}`, `${clock.next}, ${this.nameOf(task)}`);
         }
       }
     });
@@ -104,14 +126,16 @@ export class Stove {
           ? `${clock.next} now`
           : `${clock.next} at ${shortTime(clock.dueMs ?? now, now)}, in ${left > 120 ? `${Math.round(left / 60)} h` : `${left} min`}`;
     const due = left !== undefined && left <= 0;
-    return 'cook' in task
-      ? {
-          name: `${task.cook.cook.applianceName}, cook ${task.cook.cook.number}`,
-          code: this.codes(task.cook),
-          words,
-          due,
-        }
-      : { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
+    if ('batch' in task) {
+      return { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
+    }
+    const { cook } = 'cook' in task ? task : { cook: task.pour };
+    return {
+      name: `${'pour' in task ? 'Agar' : cook.cook.applianceName}, cook ${cook.cook.number}`,
+      code: this.codes(cook),
+      words,
+      due,
+    };
   }
 
   protected putFirst(task: Task): void {
@@ -124,11 +148,19 @@ export class Stove {
     this.first.set(undefined);
   }
 
+  private nameOf(task: Task): string {
+    return 'batch' in task ? task.batch.code : `cook ${cookOf(task)?.cook.number ?? ''}`;
+  }
+
   private codes(cook: CookView): string {
     return cook.batches.map((id) => this.store.house()?.batchById.get(id)?.code ?? '').join(' ');
   }
 
   private clockOf(task: Task): { readonly next: string; readonly dueMs?: number } {
+    if ('pour' in task) {
+      const { dueMs } = pourClock(task.pour);
+      return { next: dueMs === undefined ? 'How hot is the agar?' : 'Pour', dueMs };
+    }
     return 'cook' in task ? cookClock(task.cook, this.time.now()) : hydrationClock(task.batch);
   }
 
@@ -137,16 +169,26 @@ export class Stove {
     if (code === undefined) {
       return false;
     }
-    return 'cook' in task ? this.codes(task.cook).split(' ').includes(code) : task.batch.code === code;
+    const cook = cookOf(task);
+    return 'batch' in task
+      ? task.batch.code === code
+      : cook !== undefined && this.codes(cook).split(' ').includes(code);
   }
 }
 
-function tasksOf(house: House): readonly Task[] {
+function cookOf(task: Task): CookView | undefined {
+  return 'cook' in task ? task.cook : 'pour' in task ? task.pour : undefined;
+}
+
+function tasksOf(house: House, nowMs: number): readonly Task[] {
   const cooks = house.cooks.filter(isOn).map((cook) => ({ key: cook.cook.id, cook }));
   const wet = house.batches
     .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isWaiting(b))
     .map((batch) => ({ key: batch.batch.id, batch }));
-  return [...cooks, ...wet];
+  const pours = house.cooks
+    .filter((c) => waitsToPour(c, nowMs))
+    .map((pour) => ({ key: `pour ${pour.cook.id}`, pour }));
+  return [...pours, ...cooks, ...wet];
 }
 
 function isWaiting(batch: BatchView): boolean {

@@ -62,14 +62,15 @@ export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes =
     low,
     middle,
     high,
-    coreF0: likely(f0s, weights),
-    uncappedF0: likely(uncapped, weights),
+    coreF0: likelyOf(f0s, weights),
+    uncappedF0: likelyOf(uncapped, weights),
     chance: chanceOf(f0s, weights, targetF0),
     draws: effectiveCount(draws),
   };
 }
 
-function likely(values: readonly number[], weights: Float64Array): Likely {
+/** Where 8 in 10 of some weighted values lie. */
+export function likelyOf(values: readonly number[], weights: Float64Array): Likely {
   return {
     low: weightedQuantile(values, weights, LOW),
     middle: weightedQuantile(values, weights, MIDDLE),

@@ -4,7 +4,7 @@ import { bodyOf, mixedBody, type Body } from '../conduction/body.js';
 import { cappedAt } from '../conduction/cap.js';
 import { respond } from '../conduction/respond.js';
 import { f0OfCurve, type ProfilePoint } from '../lethality.js';
-import { drawLoad, type DrawnLoad, type ThermalLoad } from './uncertain-load.js';
+import { DRAW_SIZE, drawLoad, type DrawnLoad, type ThermalLoad } from './uncertain-load.js';
 
 /** One run of a cooker, as far as the heat in its vessels depends on it. */
 export interface Run {
@@ -56,6 +56,20 @@ export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: numbe
     coreCelsius,
     coreF0: f0OfCurve(minutes, coreCelsius),
     uncappedF0: f0OfCurve(minutes, celsius[0]!),
+  };
+}
+
+/** What the coldest point has earned by a minute of the run, and what it will have earned at the end, if all is middling. */
+export function middlingF0(
+  run: Run,
+  untilMinutes: number,
+): { readonly soFar: number; readonly atEnd: number } {
+  const heat = runHeat(run, new Float64Array(DRAW_SIZE), 1);
+  const from = run.chamber[0]!.minutes;
+  const count = heat.minutes.filter((m) => m + from <= untilMinutes).length;
+  return {
+    soFar: count < 2 ? 0 : f0OfCurve(heat.minutes.subarray(0, count), heat.coreCelsius.subarray(0, count)),
+    atEnd: heat.coreF0,
   };
 }
 

@@ -1,0 +1,300 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  OutsideReadings,
+  measuredAir,
+  stepShown,
+  type Channel,
+  type CookId,
+  type CookView,
+  type Fault,
+  type Shown,
+  type StandInReading,
+} from '../../core/index';
+import { HouseStore } from './house-store';
+import { Scribe } from './scribe';
+import { Time } from './time';
+
+/** What one listens to for a cook. */
+export interface Connection {
+  readonly cookId: CookId;
+  readonly kind: 'pretended' | 'logger';
+  readonly fault: Fault;
+  /** How fast the pretended one runs; 0 sends its whole cook ahead, to be shown when it is due. */
+  readonly pace: number;
+}
+
+interface Line {
+  readonly atMs: number;
+  readonly channel: Channel;
+  readonly value: number;
+}
+
+const RETRY_MS = 3000;
+/** Older than this, an instrument counts as silent. */
+const SILENT_AFTER_MS = 60_000;
+/** Readings are kept together, a minute to an entry. */
+const KEEP_EVERY_MS = 60_000;
+/** As much of the past as a step needs to be sure. */
+const RECENT_MS = 5 * 60_000;
+const MOST_WAITING = 20_000;
+const STORED = 'nailwort-instrument';
+
+/**
+ * Listens to an instrument for the cook that is on: shows what it reads, keeps it a minute at a time, and takes the
+ * steps that it shows. When the line is lost it asks again; what was not heard stays a gap.
+ */
+@Injectable({ providedIn: 'root' })
+export class Instruments {
+  private readonly store = inject(HouseStore);
+  private readonly scribe = inject(Scribe);
+  private readonly time = inject(Time);
+
+  readonly connection = signal<Connection | undefined>(undefined);
+  readonly latest = signal<ReadonlyMap<Channel, Line>>(new Map());
+  private readonly heardMs = signal<number | undefined>(undefined);
+  readonly silentSinceMs = computed(() => {
+    const heard = this.heardMs();
+    return heard !== undefined && this.time.now() - heard > SILENT_AFTER_MS ? heard : undefined;
+  });
+  /** Air in the steam, where gauge and thermometer speak together. */
+  readonly air = computed(() => {
+    const gauge = this.latest().get('gaugeKPa');
+    const chamber = this.latest().get('chamberC');
+    const view = this.view();
+    return gauge === undefined || chamber === undefined || view === undefined || gauge.value < 20
+      ? undefined
+      : measuredAir(chamber.value, gauge.value + view.cook.atmosphereKPa);
+  });
+
+  private source: EventSource | undefined;
+  private retry: ReturnType<typeof setTimeout> | undefined;
+  private waiting: Line[] = [];
+  private recent: Shown[] = [];
+  private unkept: Line[] = [];
+  private keptMs = 0;
+  /** A step was written and the house has not answered yet. */
+  private steppedFrom: string | undefined;
+
+  constructor() {
+    effect(() => {
+      const now = this.time.now();
+      untracked(() => {
+        this.release(now);
+      });
+    });
+    inject(DestroyRef).onDestroy(() => {
+      this.hangUp();
+    });
+  }
+
+  connect(connection: Connection): void {
+    this.hangUp();
+    this.connection.set(connection);
+    sessionStorage.setItem(STORED, JSON.stringify(connection));
+    this.open(connection);
+  }
+
+  disconnect(): void {
+    this.keep(true);
+    this.hangUp();
+    sessionStorage.removeItem(STORED);
+    this.connection.set(undefined);
+    this.latest.set(new Map());
+    this.heardMs.set(undefined);
+  }
+
+  /** After a reload: the same instrument for the same cook. */
+  resume(cookId: CookId): void {
+    const stored = sessionStorage.getItem(STORED);
+    if (stored === null || this.connection() !== undefined) {
+      return;
+    }
+    try {
+      const before = JSON.parse(stored) as Connection;
+      if (before.cookId === cookId) {
+        this.connect(before);
+      }
+    } catch {
+      sessionStorage.removeItem(STORED);
+    }
+  }
+
+  private view(): CookView | undefined {
+    const id = this.connection()?.cookId;
+    return id && this.store.house()?.cookById.get(id);
+  }
+
+  private open(connection: Connection): void {
+    const view = this.view();
+    if (view === undefined) {
+      return;
+    }
+    const source = new EventSource(
+      connection.kind === 'logger' ? '/instruments/readings' : addressOf(view, connection),
+    );
+    this.source = source;
+    source.onmessage = (event: MessageEvent<string>) => {
+      this.hear(event.data, connection, view);
+    };
+    source.onerror = () => {
+      // The browser would ask again for what was before; what was not heard is lost.
+      source.close();
+      this.retry = setTimeout(() => {
+        this.open(connection);
+      }, RETRY_MS);
+    };
+  }
+
+  private hear(text: string, connection: Connection, view: CookView): void {
+    let data: unknown;
+    try {
+      data = JSON.parse(text);
+    } catch {
+      return;
+    }
+    if (connection.kind === 'logger') {
+      const parsed = OutsideReadings.safeParse(data);
+      if (parsed.success) {
+        this.take(
+          parsed.data.readings.map((r) => ({ atMs: Date.parse(r.at), channel: r.channel, value: r.value })),
+        );
+      }
+      return;
+    }
+    const { second, gaugeKPa, chamberC, coreC } = data as StandInReading;
+    const atMs = (view.state.lidOnMs ?? 0) + second * 1000;
+    this.take([
+      { atMs, channel: 'gaugeKPa', value: gaugeKPa },
+      { atMs, channel: 'chamberC', value: chamberC },
+      ...(coreC === undefined ? [] : [{ atMs, channel: 'coreC' as const, value: coreC }]),
+    ]);
+  }
+
+  private take(lines: readonly Line[]): void {
+    this.waiting.push(...lines);
+    this.waiting.splice(0, Math.max(0, this.waiting.length - MOST_WAITING));
+    this.release(Date.now());
+  }
+
+  /** Shows and keeps what is due by now, in time. */
+  private release(nowMs: number): void {
+    const due = this.waiting.filter((l) => l.atMs <= nowMs).sort((a, b) => a.atMs - b.atMs);
+    if (due.length > 0) {
+      this.waiting = this.waiting.filter((l) => l.atMs > nowMs);
+      const latest = new Map(this.latest());
+      due.forEach((line) => latest.set(line.channel, line));
+      this.latest.set(latest);
+      this.heardMs.set(due[due.length - 1]!.atMs);
+      this.unkept.push(...due);
+      this.remember(due);
+    }
+    this.keep(false);
+    this.step();
+  }
+
+  private remember(lines: readonly Line[]): void {
+    for (const line of lines) {
+      const last = this.recent[this.recent.length - 1];
+      const base = last?.atMs === line.atMs ? this.recent.pop() : last;
+      if (line.channel === 'gaugeKPa' || line.channel === 'chamberC') {
+        this.recent.push({
+          atMs: line.atMs,
+          gaugeKPa: line.channel === 'gaugeKPa' ? line.value : (base?.gaugeKPa ?? 0),
+          chamberC: line.channel === 'chamberC' ? line.value : (base?.chamberC ?? 0),
+        });
+      } else if (base !== undefined && last?.atMs === line.atMs) {
+        this.recent.push(base);
+      }
+    }
+  }
+
+  /** The next step that the instruments show; one at a time, since each changes what is asked next. */
+  private step(): void {
+    const view = this.view();
+    if (view === undefined || this.recent.length === 0) {
+      return;
+    }
+    const stands = `${view.state.phase} ${view.steps.length}`;
+    if (this.steppedFrom === stands) {
+      return;
+    }
+    const sinceMs = view.state.sinceMs ?? 0;
+    // Steps are looked for in order: only what lies between the last step and a little later.
+    const after = this.recent.filter((s) => s.atMs > sinceMs);
+    for (let n = 1; n <= after.length; n++) {
+      const shown = stepShown(view.cook, view.state, after.slice(Math.max(0, n - 40), n));
+      if (shown !== undefined) {
+        this.steppedFrom = stands;
+        void this.scribe.say({
+          kind: 'cookStep',
+          cookId: view.cook.id,
+          step: shown.step,
+          at: new Date(shown.atMs).toISOString(),
+        });
+        return;
+      }
+    }
+    const last = this.recent[this.recent.length - 1]!;
+    this.recent = this.recent.filter((s) => s.atMs > last.atMs - RECENT_MS);
+  }
+
+  private keep(all: boolean): void {
+    const connection = this.connection();
+    const [first, last] = [this.unkept[0], this.unkept[this.unkept.length - 1]];
+    if (first === undefined || last === undefined || connection === undefined) {
+      return;
+    }
+    if (!all && last.atMs - Math.max(first.atMs, this.keptMs) < KEEP_EVERY_MS) {
+      return;
+    }
+    const lines = this.unkept;
+    this.unkept = [];
+    this.keptMs = last.atMs;
+    const source = connection.kind === 'logger' ? 'logger' : 'pretended canner';
+    for (const channel of new Set(lines.map((l) => l.channel))) {
+      const own = lines.filter((l) => l.channel === channel);
+      const startMs = own[0]!.atMs;
+      for (let from = 0; from < own.length; from += MOST_TO_AN_ENTRY) {
+        const part = own.slice(from, from + MOST_TO_AN_ENTRY);
+        void this.scribe.say({
+          kind: 'logged',
+          cookId: connection.cookId,
+          channel,
+          source,
+          at: new Date(startMs).toISOString(),
+          readings: part.map((l) => [Math.round((l.atMs - startMs) / 1000), l.value]),
+        });
+      }
+    }
+  }
+
+  private hangUp(): void {
+    clearTimeout(this.retry);
+    this.source?.close();
+    this.source = undefined;
+    this.waiting = [];
+    this.recent = [];
+    this.steppedFrom = undefined;
+  }
+}
+
+const MOST_TO_AN_ENTRY = 1000;
+
+function addressOf(view: CookView, { fault, pace }: Connection): string {
+  const { cook, state } = view;
+  const since = Math.max(0, Math.floor((Date.now() - (state.lidOnMs ?? Date.now())) / 1000));
+  const query = new URLSearchParams({
+    gaugeKPa: String(cook.gaugeKPa),
+    atmosphereKPa: String(cook.atmosphereKPa),
+    roomC: String(cook.roomC),
+    comeUp: String(Math.max(1, cook.comeUpMinutes)),
+    vent: String(cook.ventMinutes),
+    hold: String(cook.holdMinutes + 1),
+    fault,
+    dropouts: 'no',
+    from: String(since),
+    speed: String(pace),
+    seed: String(cook.number),
+  });
+  return `/instruments/canner?${query}`;
+}

@@ -1,0 +1,267 @@
+import { TestBed } from '@angular/core/testing';
+import {
+  makeCook,
+  planCook,
+  resolveFormula,
+  scaleFormula,
+  seededRandom,
+  withSchool,
+  type CookView,
+} from '../../../core/index';
+import { Scribe } from '../../data/scribe';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { render, type Rendered } from '../../testing/render';
+import { CookRecord } from './cook-record';
+import { DayPlanView } from './day-plan';
+import { HoldChoice } from './hold-choice';
+import { LogImport } from './log-import';
+import { Pasteurize } from './pasteurize';
+import { Stove } from './stove';
+
+describe('how long to hold', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  async function choice(over: Partial<Parameters<typeof planCook>[0]> = {}): Promise<Rendered<HoldChoice>> {
+    const { appliances, vesselTypes, household } = setup.house().records;
+    const vessel = vesselTypes.find((v) => v.id === 'quart-jar')!;
+    const plan = planCook({
+      appliance: appliances[0]!,
+      house: household[0]!,
+      vessel,
+      count: 8,
+      vesselWetG: 420,
+      stage: 'grain',
+      ...over,
+    });
+    return render(HoldChoice, { plan, roomC: 20 });
+  }
+
+  it('shows the schools side by side, the middle at once and the band from the worker', async () => {
+    setup = await furnishedHouse();
+    const hold = await choice();
+    expect([...hold.host.querySelectorAll('.school strong')].map((s) => s.textContent)).toEqual([
+      '60 min',
+      '90 min',
+      '120 min',
+    ]);
+    expect(hold.button('90 min').getAttribute('aria-pressed')).toBe('true');
+    expect(hold.text()).toMatch(/Coldest point: F0 about 1\d min/);
+    await hold.until(/likely .* to .*Chance of 12: about . in 10/);
+    expect(hold.text()).toContain('nothing was measured in these vessels yet');
+    expect(hold.text()).toContain('The trade’s hold governs');
+    expect(hold.text()).toMatch(/2 % air stays in the vessels/);
+  });
+
+  it('says which school and which hold was asked for', async () => {
+    setup = await furnishedHouse();
+    const hold = await choice();
+    const asked: number[] = [];
+    hold.fixture.componentInstance.schoolChosen.subscribe((m) => asked.push(m));
+    hold.fixture.componentInstance.holdChosen.subscribe((m) => asked.push(m));
+    await hold.press('120 min');
+    await hold.type('input[type=range]', '140');
+    expect(asked).toEqual([120, 140]);
+  });
+
+  it('warns of browning where sugar shares a long run, and never for grain', async () => {
+    setup = await furnishedHouse();
+    const bottle = setup.house().records.vesselTypes.find((v) => v.id === 'bottle-500')!;
+    const long = await choice({ vessel: bottle, stage: 'liquid', vesselWetG: 250, chosenHoldMinutes: 90 });
+    expect(long.text()).toContain('better made anew');
+    expect((await choice()).text()).not.toContain('browns like');
+  });
+});
+
+describe('the record of a cook', () => {
+  let setup: SpecHouse;
+  let record: Rendered<CookRecord>;
+  const cook = (): CookView => setup.house().cooks.find((c) => c.cook.number === 8)!;
+  beforeEach(async () => {
+    setup = await demoHouse();
+    record = await render(CookRecord, { number: '8' });
+  });
+  afterEach(() => setup.close());
+
+  it('gives the verdict with its reason and what became of it', () => {
+    expect(record.text()).toContain(
+      'Done by time. Vented and held as planned. A clock is no proof of the middle.',
+    );
+    expect(record.text()).toMatch(/\d+ vessels: \d+ inoculated, \d+ turned bad\./);
+  });
+
+  it('an indicator with its control proves it, and narrows what is likely', async () => {
+    await record.until(/nothing was measured/);
+    await record.press('Note it');
+    // The water's own "Note it" stands first and asks for a number; the proof's is the form with the indicator.
+    const form = [...record.host.querySelectorAll('form')].find((f) =>
+      f.textContent.includes('What was in it'),
+    )!;
+    form.querySelector<HTMLButtonElement>('button')!.click();
+    await until(setup.store, () => cook().proofs.length > 0);
+    await record.settle();
+    expect(cook().verdict.word).toBe('proved');
+    expect(record.text()).toContain('Proved. The spores of the indicator died and its control turned.');
+    await record.until(/Rests on 1 measurement/);
+  });
+
+  it('keeps the water that was left, and refuses more than went in', async () => {
+    const box = record.host.querySelector<HTMLInputElement>('nw-ask-number input')!;
+    box.value = '99999';
+    await record.press('Note it');
+    expect(record.text()).toMatch(/Water left in it must be between 0 and \d+ ml/);
+    box.value = '900';
+    await record.press('Note it');
+    await until(setup.store, () => cook().waterLeftMl === 900);
+    await record.settle();
+    expect(record.text()).toContain('900 ml left');
+  });
+
+  it('brings in a logger’s file and credits what it saw', async () => {
+    const part = await render(LogImport, { view: cook() });
+    const lines = Array.from({ length: 120 }, (_, m) => `${m},${m < 40 ? 20 + 2.5 * m : 120}`).join('\n');
+    const take = (
+      part.fixture.componentInstance as unknown as {
+        take(box: { files: File[]; value: string }, where: string): Promise<void>;
+      }
+    ).take.bind(part.fixture.componentInstance);
+    await take({ files: [new File([`min,C\n${lines}`], 'log.csv')], value: '' }, 'coreC');
+    await until(setup.store, () => (cook().probedF0 ?? 0) > 40);
+    await part.settle();
+    expect(part.text()).toContain('120 readings kept, 1 lines held none.');
+    await take({ files: [new File(['nothing'], 'bad.csv')], value: '' }, 'coreC');
+    await part.settle();
+    expect(part.text()).toContain('No readings were found.');
+  });
+
+  it('says when there is no such cook', async () => {
+    await record.set('number', '999');
+    expect(record.text()).toContain('There is no cook 999 here.');
+  });
+});
+
+describe('agar out of the cooker', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('foretells the pour from two readings, and is done when it is poured', async () => {
+    setup = await furnishedHouse();
+    const { formulas, materials, vesselTypes, appliances } = setup.house().records;
+    const formula = withSchool(
+      resolveFormula(
+        formulas.find((f) => f.stage === 'agar')!,
+        materials,
+      ),
+    );
+    const scaled = scaleFormula(formula, {
+      vessel: vesselTypes.find((v) => v.kind === 'dish')!,
+      count: 10,
+      bottle: vesselTypes.find((v) => v.id === 'bottle-500')!,
+      spare: 0.1,
+    });
+    const scribe = TestBed.inject(Scribe);
+    const made = (await scribe.makeBatch(formula, scaled))!;
+    const plan = planCook({
+      appliance: appliances[0]!,
+      house: setup.house().household!,
+      vessel: vesselTypes.find((v) => v.id === 'bottle-500')!,
+      count: 1,
+      vesselWetG: 250,
+      stage: 'agar',
+    });
+    const start = Date.now() - 3 * 3_600_000;
+    const { cook, entry } = makeCook(
+      appliances[0]!,
+      plan,
+      20,
+      made.vessels.map((v) => v.id),
+      1,
+      {
+        nowMs: start,
+        random: seededRandom(4),
+      },
+    );
+    await setup.db.rows('cooks').add(cook);
+    await setup.db.rows('entries').add({ ...entry, at: new Date().toISOString() });
+    await until(setup.store, (h) => h.cooks.length > 0);
+    for (const step of ['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff', 'open'] as const) {
+      await scribe.say({ kind: 'cookStep', cookId: cook.id, step });
+      await until(setup.store, (h) => h.cooks[0]!.steps.at(-1)?.step === step);
+    }
+    const stove = await render(Stove);
+    expect(stove.text()).toContain('How hot is it?');
+    expect(stove.text()).toContain('it erupts when it is moved');
+    const say = async (celsius: number, minutesAgo: number) => {
+      await scribe.say({
+        kind: 'logged',
+        cookId: cook.id,
+        channel: 'agarC',
+        source: 'typed',
+        readings: [[0, celsius]],
+        at: new Date(Date.now() - minutesAgo * 60_000).toISOString(),
+      });
+      await stove.settle();
+    };
+    await say(85, 12);
+    expect(stove.text()).toContain('And again in ten minutes');
+    await say(66, 0);
+    expect(stove.text()).toMatch(/Pour at \d\d:\d\d/);
+    expect(stove.text()).toMatch(/then about \d+ min until it is 45 °C/);
+    await stove.press('Poured');
+    expect(stove.text()).toContain('is cold.');
+    expect(setup.house().cooks[0]!.pouredMs).toBeDefined();
+  });
+});
+
+describe('ways to pasteurize', () => {
+  let setup: SpecHouse;
+  let part: Rendered<Pasteurize>;
+  beforeEach(async () => {
+    setup = await demoHouse();
+    part = await render(Pasteurize, { view: setup.house().batches.find((b) => b.code === 'B26')! });
+  });
+  afterEach(() => setup.close());
+  const fill = (name: string, text: string) => part.type(`input[aria-label="${name}"]`, text);
+
+  it('a bucket: the temperature of the mix and the time above 60 °C', async () => {
+    expect(part.text()).toMatch(/It begins at \d+ °C\. .* above 60 °C in the middle/);
+    await fill('Boiling water', '0.5');
+    expect(part.text()).toContain('it wants 60 min');
+    await fill('Boiling water', '0');
+    expect(part.text()).toContain('Water must be between 0.1 and 500 kg');
+  });
+
+  it('a bath, steam and lime each say what lacks, with their cautions', async () => {
+    await part.press('Hot bath');
+    await fill('Minutes in it', '60');
+    expect(part.text()).toContain('The middle never reaches 60 °C');
+    await part.press('Steam at no pressure');
+    expect(part.text()).toContain('A drum is never clamped shut');
+    await part.press('Cold lime bath');
+    expect(part.text()).toContain('Long enough. Drain');
+    await fill('pH', '11');
+    expect(part.text()).toContain('too low');
+    expect(part.text()).toContain('goggles and gloves');
+  });
+});
+
+describe('the cooks of the day', () => {
+  it('fits what waits, with times, water and fuel', async () => {
+    const setup = await demoHouse();
+    const view = setup.house().batches.find((b) => b.code === 'G28')!;
+    const waiting = {
+      ...view,
+      vessels: view.vessels.map((v) => ({ ...v, state: { ...v.state, phase: 'planned' as const } })),
+    };
+    const day = await render(DayPlanView, { batches: [waiting] });
+    // The canner is on, and the multi-cooker takes no quarts.
+    expect(day.text()).toContain('no cooker has a place for quart jars');
+    const cook14 = setup.house().cooks.find((c) => c.cook.number === 14)!;
+    await TestBed.inject(Scribe).say({ kind: 'cookStep', cookId: cook14.cook.id, step: 'stop' });
+    await day.settle();
+    expect(day.text()).toMatch(/1 cook, .* if you begin now/);
+    expect(day.text()).toMatch(/8 of 8 places, 100 min at 15 psi, 2\.0 l of water, about \d+ g of gas/);
+    expect(day.text()).toMatch(/Lid on \d\d:\d\d, heat off \d\d:\d\d, free \d\d:\d\d/);
+    await setup.close();
+  });
+});

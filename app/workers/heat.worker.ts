@@ -1,0 +1,68 @@
+import { expose } from 'comlink';
+import {
+  chanceByHold,
+  drawsAfter,
+  heatBand,
+  seededRandom,
+  type Draws,
+  type HeatBand,
+  type HoldChance,
+  type Observation,
+  type Run,
+} from '../../core/index';
+import { messageOf } from '../data/message-of';
+
+/** What is asked, the same for every work: the same seed gives the same answer. */
+export interface HeatQuestion {
+  readonly observations: readonly Observation[];
+  readonly targetF0: number;
+  readonly draws: number;
+  readonly seed: number;
+}
+
+export type HeatAnswer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly message: string }
+  /** A later question of the same kind has come; this one was not worked on. */
+  | { readonly ok: false; readonly superseded: true };
+
+let known: { readonly key: string; readonly draws: Draws } | undefined;
+const latest = new Map<string, number>();
+
+/** Draws change only when something was measured; a slider moves the run alone. */
+function drawsFor({ observations, draws, seed }: HeatQuestion): Draws {
+  const key = JSON.stringify([observations, draws, seed]);
+  if (known?.key !== key) {
+    known = { key, draws: drawsAfter(observations, draws, seededRandom(seed)) };
+  }
+  return known.draws;
+}
+
+/** Waits for what else has arrived, and works only if this is still the newest question of its kind. */
+async function newest<T>(kind: string, id: number, act: () => T): Promise<HeatAnswer<T>> {
+  latest.set(kind, Math.max(id, latest.get(kind) ?? 0));
+  await new Promise((resolve) => setTimeout(resolve));
+  if (latest.get(kind) !== id) {
+    return { ok: false, superseded: true };
+  }
+  try {
+    return { ok: true, value: act() };
+  } catch (error) {
+    return { ok: false, message: messageOf(error) };
+  }
+}
+
+const api = {
+  band: (kind: string, id: number, run: Run, question: HeatQuestion): Promise<HeatAnswer<HeatBand>> =>
+    newest(kind, id, () => heatBand(run, drawsFor(question), question.targetF0)),
+  holds: (
+    kind: string,
+    id: number,
+    runs: readonly { readonly holdMinutes: number; readonly run: Run }[],
+    question: HeatQuestion,
+  ): Promise<HeatAnswer<readonly HoldChance[]>> =>
+    newest(kind, id, () => chanceByHold(runs, drawsFor(question), question.targetF0)),
+};
+
+export type HeatApi = typeof api;
+expose(api);
