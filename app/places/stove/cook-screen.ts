@@ -157,6 +157,9 @@ export class CookScreen {
     if (band === undefined || earned === undefined) {
       return '';
     }
+    if (this.view().state.phase === 'lost') {
+      return `Its coldest point has earned about F0 ${f0Words(earned.soFar)} so far; it needs ${this.target()}.`;
+    }
     return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned.soFar)}.`;
   });
   /** What either answer to a loss would give, if all is middling. */

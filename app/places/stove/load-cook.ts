@@ -177,11 +177,9 @@ export class LoadCook {
     const id = this.appliance()?.id;
     return learnedFrom((this.store.house()?.cooks ?? []).filter((c) => c.cook.applianceId === id));
   });
-  protected readonly learnedWords = computed(() => {
-    const { water, comeUp } = this.learned().cooks;
-    const from = [...(comeUp > 0 ? ['come-up'] : []), ...(water > 0 ? ['water'] : [])].join(' and ');
-    return from === '' ? '' : `, by what this cooker has shown (${from})`;
-  });
+  protected readonly learnedWords = computed(() =>
+    this.learned().cooks.water > 0 ? ', by what this cooker has lost before' : '',
+  );
   protected readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
   /** A dial that was not tested within a year, or that reads wrong. */
   protected readonly gaugeWords = computed(() => {

@@ -1,0 +1,122 @@
+import { expect, test, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { button, furnish, pass, prepareGrain, visit } from './house.js';
+
+/** A cook with the lid just on, at a Stove whose pretended canner sends its cook ahead, to be shown when it is due. */
+async function lidOn(page: Page, fault: string, pace = 0): Promise<void> {
+  await furnish(page);
+  await prepareGrain(page, 'G1');
+  await visit(page, `/stove?pace=${pace}`);
+  await button(page, 'Load a cook').click();
+  await expect(page.getByText('90 min at 15 psi')).toBeVisible();
+  await button(page, 'All so, lid on').click();
+  await expect(button(page, /^Steam is steady/)).toBeVisible();
+  await connect(page, fault);
+}
+
+async function connect(page: Page, fault: string): Promise<void> {
+  await page.getByText('Connect an instrument').click();
+  await page.getByLabel('Practice with a pretended canner:').selectOption(fault);
+  await button(page, 'Practice').click();
+  await expect(page.getByText('It takes the steps by itself.')).toBeVisible();
+}
+
+/** Lets minutes pass one by one, as an instrument is listened to. */
+async function run(page: Page, minutes: number, step = 5): Promise<void> {
+  for (let done = 0; done < minutes; done += step) {
+    await pass(page, step);
+    await page.clock.runFor(1500);
+  }
+}
+
+test.describe('a cook led by instruments', () => {
+  test('takes every step of a good run, shows what it reads and ends with a log of the middle', async ({
+    page,
+  }) => {
+    await lidOn(page, 'none');
+    await run(page, 50);
+    await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
+    await expect(page.getByText(/15(\.\d)? psi · steam 1[12]\d\.\d °C · middle \d+\.\d °C/)).toBeVisible();
+    await run(page, 100);
+    await expect(button(page, /^Open/)).toBeVisible();
+    await page.getByRole('link', { name: /^Record of this cook/ }).click();
+    await expect(page.getByText(/A probe logged F0 \d+\.\d min/)).toBeVisible();
+    await expect(page.getByText(/Rests on 1 measurement/)).toBeVisible();
+  });
+
+  test('that was hardly vented shows its air, and its record says not sterile', async ({ page }) => {
+    await lidOn(page, 'unvented');
+    await run(page, 35);
+    await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
+    await expect(page.getByText(/\d+ % air/)).toBeVisible();
+    await run(page, 100);
+    await expect(button(page, /^Open/)).toBeVisible();
+    await page.getByRole('link', { name: /^Record of this cook/ }).click();
+    await expect(page.getByText(/Air stayed in: the same pressure was cooler/)).toBeVisible();
+  });
+
+  test('stops its clock when pressure is lost, and carries on when that is said', async ({ page }) => {
+    await lidOn(page, 'leaking');
+    // Short steps, so that the answer comes while the pressure is back.
+    await run(page, 76);
+    await run(page, 9, 1);
+    await expect(page.getByText('Clock stopped. Turn the heat up.')).toBeVisible();
+    await run(page, 5, 1);
+    await button(page, 'At pressure again').click();
+    await expect(button(page, /^Start again, 90 min\s*ends at F0 about \d+/)).toBeVisible();
+    await button(page, /^Carry on, 5\d min more/).click();
+    await expect(page.getByText(/(5|4)\d minutes left at 15 psi/)).toBeVisible();
+  });
+
+  test('that boils dry is void, and its jars wait for another', async ({ page }) => {
+    await lidOn(page, 'boilingDry');
+    await run(page, 95);
+    await expect(page.getByText('Does not count.')).toBeVisible();
+    await expect(page.getByText('It boiled dry. The load waits for another cook.')).toBeVisible();
+  });
+
+  test('goes on after a reload in the middle of the hold', async ({ page }) => {
+    await lidOn(page, 'none');
+    await run(page, 60);
+    await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
+    await visit(page, '/stove?pace=0');
+    await run(page, 5);
+    await expect(page.getByText(/15(\.\d)? psi · steam/)).toBeVisible();
+    await run(page, 85);
+    await expect(button(page, /^Open/)).toBeVisible();
+  });
+});
+
+test.describe('a server that dies in the middle of a stream', () => {
+  const PORT = 4471;
+  let server: ChildProcess;
+  async function start(): Promise<void> {
+    server = spawn(process.execPath, ['dist/server/main.js'], {
+      env: { ...process.env, PORT: String(PORT) },
+    });
+    await new Promise((resolve) => server.stdout?.once('data', resolve));
+  }
+  async function kill(): Promise<void> {
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGKILL');
+    await gone;
+  }
+  test.use({ baseURL: `http://127.0.0.1:${PORT}` });
+  test.beforeEach(start);
+  test.afterEach(kill);
+
+  test('leaves a gap that is said, and nothing is filled in', async ({ page }) => {
+    // Twenty times faster than life, and the page's clock is pushed along with it.
+    await lidOn(page, 'none', 400);
+    await run(page, 30, 1);
+    await expect(page.getByText(/psi · steam|steam \d+/).first()).toBeVisible();
+    await kill();
+    await run(page, 12, 1);
+    await expect(page.getByText(/Instrument silent since \d\d:\d\d; nothing is filled in\./)).toBeVisible();
+    await start();
+    await expect(async () => {
+      await run(page, 1, 1);
+      await expect(page.getByText(/steam \d+\.\d °C/).first()).toBeVisible({ timeout: 200 });
+    }).toPass({ timeout: 20_000 });
+  });
+});
