@@ -151,7 +151,7 @@ export { chanceByHold, holdForChance, type HoldChance } from './heat/band/chance
 export { effectiveCount, priorDraws, weightedQuantile, type Draws } from './heat/band/draws.js';
 export { drawsAfter, type Observation } from './heat/band/evidence.js';
 export { heatBand, type HeatBand, type Likely } from './heat/band/heat-band.js';
-export { middlingF0, runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
+export { middlingF0, overcook, runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
 export { DRAW_SIZE, drawLoad, type ThermalLoad } from './heat/band/uncertain-load.js';
 export { besselJ0J1 } from './heat/conduction/bessel.js';
 export { radius, slab } from './heat/conduction/directions.js';

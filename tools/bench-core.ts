@@ -13,6 +13,7 @@ import {
   type EntryId,
   type Records,
 } from '../core/index.js';
+import { gridTimes, heatTimes } from './bench-heat.js';
 
 const RUNS = 7;
 /** Runs until the engine has compiled what is short. */
@@ -93,4 +94,12 @@ const rows = [
   time(`the same archive read and checked, Node`, () => parseArchive(archive)),
   time('the made-up household laid out, Node', () => hollinRow(NOW, NOW - 36_000_000)),
 ];
-process.stdout.write(JSON.stringify(rows));
+const heat = heatTimes();
+const grid = gridTimes();
+const middle = (times: readonly number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
+const heatRows = [...heat, ...grid].map((row, i) => ({
+  what: `${row.what}, Node${i < heat.length ? '' : `: ${Math.round(middle(row.times) / middle(heat[i - heat.length]!.times))} times as long`}`,
+  times: row.times,
+  aim: row.aim,
+}));
+process.stdout.write(JSON.stringify({ rows, heatRows }));

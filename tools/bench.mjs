@@ -61,7 +61,8 @@ async function nodeRows() {
   if (code !== 0) {
     throw new Error(`The core's bench failed: ${output}`);
   }
-  return JSON.parse(output.slice(output.indexOf('[')));
+  const { rows, heatRows } = JSON.parse(output.slice(output.indexOf('{')));
+  return [...rows, ...heatRows.map(fineRow)];
 }
 
 async function browserRows(executablePath) {
@@ -109,9 +110,11 @@ async function browserRows(executablePath) {
     }
     await page.close();
   }
+  const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
   return [
+    ...heat,
     {
       ...row('one step of the balance bar with 30 ingredients: script until the amounts stand there', typing),
       aim: 'at most 16 ms',
@@ -120,6 +123,46 @@ async function browserRows(executablePath) {
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
     row(`a database of ${big} entries opened and the Shelf drawn, no slow-down`, opened),
   ];
+}
+
+/** The work of the heat worker in a worker of Chromium, bundled as the app's is. */
+async function workerRows(browser) {
+  const { build } = await import('esbuild');
+  const { outputFiles } = await build({
+    stdin: {
+      contents: "import { heatTimes } from './bench-heat.ts'; postMessage(heatTimes());",
+      resolveDir: resolve('tools'),
+    },
+    bundle: true,
+    minify: true,
+    write: false,
+    format: 'iife',
+    target: 'es2023',
+  });
+  const page = await browser.newPage();
+  const rows = await page.evaluate(
+    (code) =>
+      new Promise((done, failed) => {
+        const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })));
+        worker.onerror = (event) => failed(new Error(event.message));
+        worker.onmessage = (event) => done(event.data);
+      }),
+    outputFiles[0].text,
+  );
+  await page.close();
+  return rows.map((r) => fineRow({ ...r, what: `${r.what}, worker of Chromium` }));
+}
+
+/** Below ten milliseconds with two digits. */
+function fineRow({ what, times, aim }) {
+  const sorted = [...times].sort((a, b) => a - b);
+  const ms = (value) => `${value < 10 ? value.toFixed(2) : Math.round(value)} ms`;
+  return {
+    what,
+    median: ms(sorted[Math.floor(sorted.length / 2)]),
+    range: `${ms(sorted[0])} to ${ms(sorted.at(-1))}`,
+    aim,
+  };
 }
 
 /** Script of one change of the balance bar on a formula of thirty ingredients, without the paint. */

@@ -8,6 +8,8 @@ import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 
 const MINUTE = 60_000;
+/** Fewer readings were typed now and then: they say how it was at that moment, not how it went. */
+const LEAST_LOG = 10;
 
 export interface ChamberProfile {
   /** Minutes since the lid went on; straight between points. */
@@ -39,7 +41,9 @@ export function chamberProfile(
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
-    been.points.length > 1 ? bridged(been.points, cook.roomC) : fromSteps(cook, steps, startMs, boilC);
+    been.points.length >= LEAST_LOG
+      ? bridged(been.points, cook.roomC)
+      : fromSteps(cook, steps, startMs, boilC);
   const closed = steps.find((s) => s.step === 'weightOn');
   const vented = steps.find((s) => s.step === 'steamSteady');
   const closedAtMinutes =
@@ -61,7 +65,7 @@ function chamberReadings(
 ): { readonly points: readonly Reading[]; readonly byThermometer: boolean } {
   const inTime = (r: Reading) => r.atMs >= startMs && r.atMs <= nowMs;
   const chamber = readingsOf(logs, 'chamberC').filter(inTime);
-  if (chamber.length > 1) {
+  if (chamber.length >= LEAST_LOG) {
     return { points: shifted(chamber, startMs), byThermometer: true };
   }
   // A gauge at zero says nothing of a pot that is not boiling yet.

@@ -153,8 +153,39 @@ describe('a live cook', () => {
         expect(state.heldBeforeMs).toBeGreaterThanOrEqual(0);
         expect(state.phase === 'ended' ? cookVerdict(state, cook).word : 'void').toBe('void');
       }),
-      { numRuns: 1000 },
+      { numRuns: 10_000 },
     );
+  });
+
+  it('takes every step in every phase either as allowed or not at all', () => {
+    const ways: readonly (readonly [CookStep, number][])[] = [
+      [],
+      [['lidOn', 0]],
+      TO_PRESSURE.slice(0, 2).map(([s, m]) => [s, m]),
+      TO_PRESSURE.slice(0, 3).map(([s, m]) => [s, m]),
+      TO_PRESSURE.map(([s, m]) => [s, m]),
+      [...TO_PRESSURE.map(([s, m]): [CookStep, number] => [s, m]), ['pressureLost', 74]],
+      [...TO_PRESSURE.map(([s, m]): [CookStep, number] => [s, m]), ['heatOff', 134]],
+      [...TO_PRESSURE.map(([s, m]): [CookStep, number] => [s, m]), ['heatOff', 134], ['open', 200]],
+      [...TO_PRESSURE.map(([s, m]): [CookStep, number] => [s, m]), ['boiledDry', 90]],
+    ];
+    const phases = new Set<string>();
+    for (const way of ways) {
+      const before = cookState(steps(...way));
+      phases.add(before.phase);
+      for (const step of CookStep.options) {
+        const after = cookState(steps(...way, [step, 300]));
+        const allowed = allowedCookSteps(before.phase).includes(step);
+        expect(after.phase === before.phase && after.sinceMs === before.sinceMs)
+          .withContext(`${step} in ${before.phase}`)
+          .toBe(!allowed);
+        const running = heldMs(after, at(400)) - heldMs(after, at(300));
+        expect(running > 0)
+          .withContext(`${step} in ${before.phase}`)
+          .toBe(after.phase === 'holding');
+      }
+    }
+    expect(phases.size).toBe(9);
   });
 
   it('lets nothing happen after the end', () => {

@@ -5,13 +5,14 @@ import {
   cookRun,
   formatNumber,
   heldMs,
+  overcook,
   waterLostMl,
   type CookView,
   type HeatBand,
   type Proof,
 } from '../../../core/index';
 import { HeatService } from '../../data/heat-service';
-import { chanceWords, courseWords, likelyWords, restsOn } from '../../data/heat-words';
+import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../data/heat-words';
 import { HouseStore } from '../../data/house-store';
 import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
@@ -76,7 +77,17 @@ export class CookRecord {
           uncapped: likelyWords(band.uncappedF0),
           chance: chanceWords(band.chance),
           rests: restsOn(this.observations().length, band),
+          outside: this.outside(),
         };
+  });
+  /** What the wall gets for the middle's sake. */
+  private readonly outside = computed(() => {
+    const view = this.view();
+    const run = view && cookRun(view, this.nowMs());
+    const found = run && overcook(run);
+    return found === undefined
+      ? ''
+      : ` The wall of a middling vessel gets F0 ${f0Words(found.wallF0)}, its average ${f0Words(found.meanF0)}.`;
   });
   protected readonly proofs = computed(() =>
     (this.view()?.proofs ?? []).map((fact) => ({

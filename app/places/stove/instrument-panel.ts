@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { FAULTS, formatNumber, type CookView, type Fault } from '../../../core/index';
+import {
+  FAULTS,
+  formatNumber,
+  measuredAir,
+  parseNumber,
+  type Channel,
+  type CookView,
+  type Fault,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Instruments } from '../../data/instruments';
+import { Scribe } from '../../data/scribe';
 import { Time } from '../../data/time';
 import { pressureWords, shortTime } from '../../data/words';
+import { AskNumber } from './ask-number';
 
 const FAULT_WORDS: Readonly<Record<Fault, string>> = {
   none: 'a good run',
@@ -16,6 +26,7 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
 /** What instruments read, or the way to connect one: a logger on this machine, or a pretended canner for practice. */
 @Component({
   selector: 'nw-instrument-panel',
+  imports: [AskNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (listening(); as on) {
@@ -48,6 +59,27 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
           </select>
         </label>
         <button type="button" class="deed" (click)="connect('pretended', fault.value)">Practice</button>
+      </details>
+      <details>
+        <summary>Type a reading</summary>
+        <nw-ask-number
+          name="Steam, by a thermometer"
+          unit="°C"
+          deed="Note it"
+          [min]="0"
+          [max]="150"
+          [answer]="airWords()"
+          (typed)="typed.set($event)"
+          (given)="note('chamberC', $event)"
+        />
+        <nw-ask-number
+          name="Middle of a vessel, by a probe"
+          unit="°C"
+          deed="Note it"
+          [min]="0"
+          [max]="150"
+          (given)="note('coreC', $event)"
+        />
       </details>
     }
   `,
@@ -91,6 +123,8 @@ export class InstrumentPanel {
   protected readonly instruments = inject(Instruments);
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
+  private readonly scribe = inject(Scribe);
+  protected readonly typed = signal('');
   protected readonly faults = FAULTS.map((id) => ({ id, words: FAULT_WORDS[id] }));
   private readonly resumed = signal(false);
 
@@ -117,6 +151,23 @@ export class InstrumentPanel {
     ].join(' · ');
   });
 
+  /** Air in the steam while a temperature is typed, if the gauge shows what was planned. */
+  protected readonly airWords = computed(() => {
+    const { cook, state } = this.view();
+    if (state.phase !== 'holding' || this.typed().trim() === '') {
+      return '';
+    }
+    try {
+      const celsius = parseNumber(this.typed(), 'Steam');
+      const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
+      return air < 0.02
+        ? 'Pure steam at this pressure.'
+        : `${formatNumber(air * 100)} % air at this pressure: ${formatNumber(cook.chamberC - celsius, 1)} °C cooler than pure steam.`;
+    } catch {
+      return '';
+    }
+  });
+
   constructor() {
     effect(() => {
       if (!this.resumed()) {
@@ -124,6 +175,17 @@ export class InstrumentPanel {
         this.instruments.resume(this.view().cook.id);
       }
     });
+  }
+
+  protected note(channel: Channel, value: number): void {
+    void this.scribe.say({
+      kind: 'logged',
+      cookId: this.view().cook.id,
+      channel,
+      source: 'typed',
+      readings: [[0, value]],
+    });
+    this.typed.set('');
   }
 
   protected connect(kind: 'logger' | 'pretended', fault = 'none'): void {

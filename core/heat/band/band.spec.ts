@@ -3,10 +3,12 @@ import {
   DRAW_SIZE,
   CoreError,
   chamberAir,
+  chamberTemperature,
   drawsAfter,
   effectiveCount,
   heatBand,
   measuredAir,
+  overcook,
   priorDraws,
   runHeat,
   saturationPressure,
@@ -69,6 +71,24 @@ describe('the heat in a vessel of a run', () => {
       ),
       { numRuns: 40 },
     );
+  });
+
+  it('never rises with the altitude at the same gauge', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 3000, noNaN: true }), (altitudeM) => {
+        const at = (m: number) =>
+          middle(quartRun({ chamberC: chamberTemperature({ gaugeKPa: 103.4, altitudeM: m }) }));
+        expect(at(altitudeM + 100)).toBeLessThan(at(altitudeM));
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('the wall gets more than the average, the average more than the middle; a liquid has neither', () => {
+    const found = overcook(quartRun())!;
+    expect(found.wallF0).toBeGreaterThan(found.meanF0);
+    expect(found.meanF0).toBeGreaterThan(middle(quartRun()));
+    expect(overcook({ ...quartRun(), load: { kind: 'liquid', timeConstantMinutes: 5 } })).toBeUndefined();
   });
 
   it('short venting harms through the air that the vessels keep', () => {

@@ -73,6 +73,23 @@ export function middlingF0(
   };
 }
 
+/** What the wall and the average of a solid load get if all is middling: how much is overcooked for the middle's sake. */
+export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: number } | undefined {
+  const drawn = drawLoad(run.load, new Float64Array(DRAW_SIZE));
+  if (drawn.body.kind === 'liquid') {
+    return undefined;
+  }
+  const { body } = bodyAt(drawn);
+  const { minutes, celsius } = respond(
+    body,
+    [body.sharesAt({ out: 1, up: 0.5 }), body.meanShares],
+    seenByVessel(run, drawn),
+    run.initialCelsius,
+    1,
+  );
+  return { wallF0: f0OfCurve(minutes, celsius[0]!), meanF0: f0OfCurve(minutes, celsius[1]!) };
+}
+
 function bodyAt({ body }: DrawnLoad): { readonly body: Body; readonly shares: Float64Array } {
   const made =
     body.kind === 'liquid'
