@@ -87,6 +87,32 @@ test.describe('a cook led by instruments', () => {
   });
 });
 
+test('what is weighed can be taken from a scale that posts, and a stranger’s page cannot post', async ({
+  page,
+  request,
+}) => {
+  await furnish(page);
+  await button(page, 'Make batch G1').click();
+  await page.getByRole('link', { name: 'To the Stove' }).click();
+  await button(page, 'Other amount').click();
+  await button(page, 'From a scale').click();
+  const post = (type: string) =>
+    request.post('/instruments/readings', {
+      headers: { 'content-type': type },
+      data: JSON.stringify({
+        source: 'kitchen scale',
+        readings: [{ at: '2026-03-02T12:00:00Z', channel: 'scaleG', value: 1971 }],
+      }),
+    });
+  expect((await post('text/plain')).status()).toBe(415);
+  await expect(async () => {
+    await post('application/json');
+    await expect(button(page, /take it from the scale/)).toBeVisible({ timeout: 500 });
+  }).toPass({ timeout: 10_000 });
+  await button(page, /take it from the scale/).click();
+  await expect(page.getByText('1 971 g').first()).toBeVisible();
+});
+
 test.describe('a server that dies in the middle of a stream', () => {
   const PORT = 4471;
   let server: ChildProcess;

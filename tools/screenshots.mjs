@@ -34,6 +34,8 @@ const VIEWS = [
     act: wetMix,
   },
   { name: 'stove', path: '/demo/stove' },
+  { name: 'stove-load', path: '/demo/stove', act: loadAgain },
+  { name: 'stove-record', path: '/demo/stove/cook/11' },
   { name: 'box', path: '/demo/box', before: coolTheLoad },
   { name: 'shelf', path: '/demo/shelf' },
   { name: 'shelf-vessel', path: '/demo/shelf?open=G26-7' },
@@ -91,6 +93,14 @@ async function wetMix(page) {
   await page.getByRole('button', { name: /^Mixed/ }).click();
   await page.getByRole('button', { name: /^It runs/ }).click();
   await page.getByText('Too wet.').waitFor();
+}
+
+/** The cook that is on is stopped, so that its load can be looked at again. */
+async function loadAgain(page) {
+  await page.getByText('It went wrong').click();
+  await page.getByRole('button', { name: 'Stop this cook' }).click();
+  await page.getByRole('button', { name: 'Load a cook' }).click();
+  await page.getByText(/Chance of 12/).waitFor();
 }
 
 async function beginWork(page) {

@@ -37,6 +37,8 @@ const KEEP_EVERY_MS = 60_000;
 /** As much of the past as a step needs to be sure. */
 const RECENT_MS = 5 * 60_000;
 const MOST_WAITING = 20_000;
+/** The most that a kept reading may be. */
+const MOST_VALUE = 400;
 const STORED = 'nailwort-instrument';
 
 /**
@@ -156,7 +158,12 @@ export class Instruments {
       const parsed = OutsideReadings.safeParse(data);
       if (parsed.success) {
         this.take(
-          parsed.data.readings.map((r) => ({ atMs: Date.parse(r.at), channel: r.channel, value: r.value })),
+          parsed.data.readings.flatMap((r) =>
+            // A scale speaks to whoever weighs, not to the cook; what no thermometer reads is a slip.
+            r.channel === 'scaleG' || r.value > MOST_VALUE
+              ? []
+              : [{ atMs: Date.parse(r.at), channel: r.channel, value: r.value }],
+          ),
         );
       }
       return;

@@ -11,8 +11,8 @@ export const OutsideReadings = z.strictObject({
     .array(
       z.strictObject({
         at: z.iso.datetime(),
-        channel: Channel,
-        value: z.number().min(-50).max(400),
+        channel: z.enum([...Channel.options, 'scaleG']),
+        value: z.number().min(-50).max(100_000),
       }),
     )
     .min(1)

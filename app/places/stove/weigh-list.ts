@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import {
   WATER,
   decimalsOf,
@@ -11,7 +19,9 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
+import { Scale } from '../../data/scale';
 import { Scribe } from '../../data/scribe';
+import { WHICH_HOUSE } from '../../data/which-house';
 import { plannedStrength } from './planned-strength';
 
 interface Row {
@@ -60,6 +70,28 @@ interface Row {
                 [attr.aria-label]="row.name + ', really'"
               />
               <button type="submit" class="deed">g it was</button>
+              @if (scale.reading(); as on) {
+                <button
+                  type="button"
+                  class="deed scale"
+                  [class.main]="on.steady"
+                  [disabled]="!on.steady"
+                  (click)="type(row, on.grams.toString())"
+                >
+                  {{ grams(on.grams) }} g<small>{{
+                    on.steady ? 'take it from the scale' : 'settling'
+                  }}</small>
+                </button>
+              } @else if (scale.isOn()) {
+                <span class="soft">The scale is silent.</span>
+              } @else {
+                <button type="button" class="word" (click)="scale.listen()">From a scale</button>
+                @if (madeUp) {
+                  <button type="button" class="word" (click)="scale.listen(row.massG)">
+                    From a pretended scale
+                  </button>
+                }
+              }
             </form>
           } @else {
             <button type="button" class="word really" (click)="open.set(row.id)">
@@ -121,7 +153,9 @@ interface Row {
     }
     form {
       display: flex;
-      gap: 8px;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 8px 14px;
     }
     input {
       width: 110px;
@@ -145,6 +179,8 @@ export class WeighList {
 
   private readonly store = inject(HouseStore);
   private readonly scribe = inject(Scribe);
+  protected readonly scale = inject(Scale);
+  protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
   protected readonly open = signal('');
   protected readonly problem = signal('');
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
@@ -189,6 +225,12 @@ export class WeighList {
     const left = parts.filter((p) => !isStrained || !isStrainedOut(formula, p.id));
     return isStrained ? left : [water, ...left];
   });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.scale.stop();
+    });
+  }
 
   protected grams(value: number): string {
     return formatNumber(value, decimalsOf(this.stepG()));
