@@ -72,6 +72,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await button(page, /^L2-1/).click();
     await button(page, /^Begin/).click();
     await button(page, 'Done, next').click();
+    await expect(page.getByText('All 1 are done.').or(page.getByText('It is done.')).first()).toBeVisible();
     await visit(page, '/ledger?tab=lineage&open=G1-1');
     const steps = page.getByRole('listitem').filter({ has: page.getByRole('button') });
     await expect(steps.nth(1)).toContainText('L2-1');

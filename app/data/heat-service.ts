@@ -31,7 +31,6 @@ export class HeatService {
     return house.cooks
       .filter(
         (c) =>
-          c !== except &&
           c.cook.id !== except?.cook.id &&
           c.contents?.vessel.id === contents.vessel.id &&
           c.contents.stage === contents.stage,

@@ -39,6 +39,7 @@ const RECENT_MS = 5 * 60_000;
 const MOST_WAITING = 20_000;
 /** The most that a kept reading may be. */
 const MOST_VALUE = 400;
+const MOST_TO_AN_ENTRY = 1000;
 const STORED = 'nailwort-instrument';
 
 /**
@@ -284,8 +285,6 @@ export class Instruments {
     this.steppedFrom = undefined;
   }
 }
-
-const MOST_TO_AN_ENTRY = 1000;
 
 function addressOf(view: CookView, { fault, pace }: Connection): string {
   const { cook, state } = view;

@@ -3,6 +3,7 @@ import { format } from 'date-fns';
 import type { EChartsCoreOption } from 'echarts/core';
 import {
   chamberProfile,
+  f0,
   holdLeftMinutes,
   profileUntil,
   readingsOf,
@@ -18,6 +19,7 @@ const MINUTE_MS = 60_000;
 const BASE_C = 20;
 const TOP_C = 125;
 const MARK_ROWS = 4;
+const EARNED_PX = 52;
 const GRID_LEFT_PX = 52;
 const GRID_RIGHT_PX = 16;
 
@@ -42,7 +44,7 @@ type Point = readonly [number, number | null];
         >
       }
     }
-    <p class="legend soft" aria-hidden="true">
+    <p class="legend soft" aria-hidden="true" [class.compact]="compact()">
       <span class="key chamber"></span>chamber
       @if (band()) {
         <span class="key core"></span>coldest point, likely
@@ -51,6 +53,9 @@ type Point = readonly [number, number | null];
         <span class="key probe"></span>probe
       }
     </p>
+    @if (band() && !compact()) {
+      <span class="earned soft" aria-hidden="true">F0 min that a middling vessel has earned</span>
+    }
   `,
   styles: `
     :host,
@@ -60,9 +65,15 @@ type Point = readonly [number, number | null];
       width: 100%;
       height: 100%;
     }
+    .earned {
+      position: absolute;
+      left: 58px;
+      bottom: 62px;
+      font-size: 15px;
+    }
     .mark {
       position: absolute;
-      bottom: 34px;
+      bottom: 112px;
       padding-left: 6px;
       border-left: 2px solid var(--rim);
       font-size: 15px;
@@ -76,7 +87,7 @@ type Point = readonly [number, number | null];
     .legend {
       position: absolute;
       right: 18px;
-      bottom: 36px;
+      bottom: 114px;
       display: flex;
       flex-wrap: wrap;
       align-items: center;
@@ -85,6 +96,9 @@ type Point = readonly [number, number | null];
       border-radius: 6px;
       background: var(--ware);
       font-size: 15px;
+    }
+    .legend.compact {
+      bottom: 34px;
     }
     .key {
       width: 20px;
@@ -127,26 +141,59 @@ export class CookCurve {
     const { points } = this.profile();
     const startMs = this.startMs();
     const text = { color: soft, fontSize: 15, fontFamily: font };
+    const axis = {
+      type: 'time',
+      min: startMs,
+      max: startMs + (points[points.length - 1]?.minutes ?? 1) * MINUTE_MS,
+      axisLine: { lineStyle: { color: ink, width: 1.5 } },
+      splitLine: { show: false },
+      axisLabel: { ...text, hideOverlap: true, formatter: '{HH}:{mm}' },
+    };
     return {
       animation: false,
       textStyle: text,
-      grid: { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, top: this.compact() ? 8 : 98, bottom: 28 },
-      xAxis: {
-        type: 'time',
-        min: startMs,
-        max: startMs + (points[points.length - 1]?.minutes ?? 1) * MINUTE_MS,
-        axisLine: { lineStyle: { color: ink, width: 1.5 } },
-        splitLine: { show: false },
-        axisLabel: { ...text, hideOverlap: true, formatter: '{HH}:{mm}' },
-      },
-      yAxis: {
-        min: BASE_C,
-        max: TOP_C,
-        interval: 20,
-        axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
-        splitLine: { lineStyle: { color: line } },
-      },
-      series: [...this.bandSeries(colors), ...this.chamberSeries(colors), ...this.probeSeries(colors)],
+      grid: [
+        {
+          left: GRID_LEFT_PX,
+          right: GRID_RIGHT_PX,
+          top: this.compact() ? 8 : 98,
+          bottom: this.compact() ? 28 : EARNED_PX + 56,
+        },
+        { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, bottom: 28, height: this.compact() ? 0 : EARNED_PX },
+      ],
+      xAxis: [
+        {
+          ...axis,
+          gridIndex: 0,
+          axisLabel: { ...axis.axisLabel, show: this.compact() },
+          axisTick: { show: this.compact() },
+        },
+        { ...axis, gridIndex: 1, show: !this.compact() },
+      ],
+      yAxis: [
+        {
+          gridIndex: 0,
+          min: BASE_C,
+          max: TOP_C,
+          interval: 20,
+          axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
+          splitLine: { lineStyle: { color: line } },
+        },
+        {
+          gridIndex: 1,
+          show: !this.compact(),
+          min: 0,
+          splitNumber: 2,
+          axisLabel: text,
+          splitLine: { lineStyle: { color: line } },
+        },
+      ],
+      series: [
+        ...this.bandSeries(colors),
+        ...this.chamberSeries(colors),
+        ...this.probeSeries(colors),
+        ...(this.compact() ? [] : this.earnedSeries(colors)),
+      ],
     };
   });
 
@@ -236,6 +283,43 @@ export class CookCurve {
             lineStyle: { color: rye, width: 3 },
           },
         ];
+  }
+
+  /** F0 that the middle of the band has earned, and will. */
+  private earnedSeries({ done }: ChartColors): object[] {
+    const band = this.band();
+    if (band === undefined) {
+      return [];
+    }
+    const startMs = this.startMs();
+    let sum = 0;
+    const earned = band.minutes.map((minute, i): Point => {
+      sum +=
+        i === 0
+          ? 0
+          : f0([
+              { minutes: band.minutes[i - 1]!, celsius: band.middle[i - 1]! },
+              { minutes: minute, celsius: band.middle[i]! },
+            ]);
+      return [startMs + minute * MINUTE_MS, sum];
+    });
+    const nowMs = startMs + this.profile().nowMinutes * MINUTE_MS;
+    const line3 = {
+      type: 'line',
+      symbol: 'none',
+      silent: true,
+      animation: false,
+      xAxisIndex: 1,
+      yAxisIndex: 1,
+    };
+    return [
+      { ...line3, data: earned.filter((p) => p[0] <= nowMs), lineStyle: { color: done, width: 3 } },
+      {
+        ...line3,
+        data: earned.filter((p) => p[0] >= nowMs),
+        lineStyle: { color: done, width: 3, type: [0.1, 7], cap: 'round' },
+      },
+    ];
   }
 
   /** Readings with an empty point where the instrument was silent. */

@@ -68,6 +68,21 @@ describe('the plan of a day', () => {
     day.cooks.slice(1).forEach((c, i) => expect(c.startsAt).toBeGreaterThanOrEqual(day.cooks[i]!.endsAt));
   });
 
+  it('cuts a batch where that saves a cook, and only there', () => {
+    const cut = planDay(
+      [waiting('grain', 'quart-jar', 6), waiting('grain', 'quart-jar', 6), waiting('grain', 'quart-jar', 4)],
+      [canner],
+      house,
+    );
+    expect(cut.cooks.length).toBe(2);
+    const whole = planDay(
+      [waiting('grain', 'quart-jar', 6), waiting('grain', 'quart-jar', 6)],
+      [canner],
+      house,
+    );
+    expect(whole.cooks.map((c) => c.parts.length)).toEqual([1, 1]);
+  });
+
   it('two cookers at work end sooner', () => {
     const work = () => [waiting('grain', 'quart-jar', 8), waiting('agar', 'bottle-250', 4)];
     const both = planDay(work(), [canner, multi], house);

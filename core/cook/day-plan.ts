@@ -51,22 +51,19 @@ interface Piece {
   readonly waiting: Waiting;
   readonly vesselIds: readonly VesselId[];
   readonly places: number;
-  /** Programmes may share a cook only when they are the same: medium, kind of vessel, hold. */
-  readonly programme: string;
   readonly wetG: number;
 }
 
 interface Load {
   readonly appliance: Appliance;
-  readonly programme: string;
   readonly pieces: Piece[];
   full: number;
 }
 
 /**
  * Fits what waits into cooks: as few as possible first, then the shortest day. A cook holds one programme; like vessels
- * of several batches share it. First fit by falling size, over every choice of cooker for each programme, then the
- * cooks are dealt to the cookers longest first.
+ * of several batches share it, and a batch is cut only where that saves a cook. Every choice of cooker is tried for each
+ * programme, then the cooks are dealt to the cookers longest first.
  */
 export function planDay(
   waiting: readonly Waiting[],
@@ -80,8 +77,8 @@ export function planDay(
     const key = programmeOf(one.batch);
     byProgramme.set(key, [...(byProgramme.get(key) ?? []), one]);
   }
-  for (const [programme, group] of byProgramme) {
-    const options = appliances.flatMap((appliance) => packed(group, appliance, programme, house) ?? []);
+  for (const group of byProgramme.values()) {
+    const options = appliances.flatMap((appliance) => packed(group, appliance, house) ?? []);
     const best = options.sort((a, b) => a.loads.length - b.loads.length || a.minutes - b.minutes)[0];
     if (best === undefined) {
       group.forEach(({ code }) => left.push({ code, why: whyNot(group[0]!, appliances, house) }));
@@ -93,32 +90,24 @@ export function planDay(
   return { cooks, endsAt: Math.max(0, ...cooks.map((c) => c.endsAt)), left };
 }
 
+/** Batches share a cook only when medium, vessel and hold are the same: then their places can be counted together. */
 function programmeOf(batch: Batch): string {
   const { vessel } = inCooker(batch);
-  return tradeHold(vessel, batch.stage).words;
+  return `${vessel.id}, ${tradeHold(vessel, batch.stage).words}`;
 }
 
 function packed(
   group: readonly Waiting[],
   appliance: Appliance,
-  programme: string,
   house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
 ): { readonly loads: Load[]; readonly minutes: number } | undefined {
-  const loads: Load[] = [];
-  const pieces = group.flatMap((w) => piecesOf(w, appliance, programme));
-  if (pieces.length === 0 || group.some((w) => capacityFor(w.batch, appliance) === 0)) {
+  if (group.some((w) => capacityFor(w.batch, appliance) === 0)) {
     return undefined;
   }
-  const share = (p: Piece) => p.places / capacityFor(p.waiting.batch, appliance);
-  for (const piece of pieces.sort((a, b) => share(b) - share(a))) {
-    const fits = loads.find((l) => l.full + share(piece) <= FULL);
-    if (fits === undefined) {
-      loads.push({ appliance, programme, pieces: [piece], full: share(piece) });
-    } else {
-      fits.pieces.push(piece);
-      fits.full += share(piece);
-    }
-  }
+  const whole = firstFit(group, appliance);
+  const cut = filledUp(group, appliance);
+  // A batch stays together unless cutting it saves a cook.
+  const loads = cut.length < whole.length ? cut : whole;
   try {
     return { loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, house)), 0) };
   } catch (error) {
@@ -129,8 +118,49 @@ function packed(
   }
 }
 
+/** By falling size, each into the first cook that has room. */
+function firstFit(group: readonly Waiting[], appliance: Appliance): Load[] {
+  const loads: Load[] = [];
+  const share = (p: Piece) => p.places / capacityFor(p.waiting.batch, appliance);
+  const pieces = group.flatMap((w) => piecesOf(w, appliance));
+  for (const piece of pieces.sort((a, b) => share(b) - share(a))) {
+    const fits = loads.find((l) => l.full + share(piece) <= FULL);
+    if (fits === undefined) {
+      loads.push({ appliance, pieces: [piece], full: share(piece) });
+    } else {
+      fits.pieces.push(piece);
+      fits.full += share(piece);
+    }
+  }
+  return loads;
+}
+
+/** One after another, each cook filled to the brim and the batch that overflows cut there. */
+function filledUp(group: readonly Waiting[], appliance: Appliance): Load[] {
+  const loads: Load[] = [];
+  for (const waiting of group) {
+    const { vesselsPerPlace, wetG } = inCooker(waiting.batch);
+    const most = capacityFor(waiting.batch, appliance);
+    let rest = waiting.vesselIds;
+    while (rest.length > 0) {
+      let load = loads[loads.length - 1];
+      const room = (l: Load) => Math.floor((1 - l.full) * most + 1e-9);
+      if (load === undefined || room(load) < 1) {
+        load = { appliance, pieces: [], full: 0 };
+        loads.push(load);
+      }
+      const vesselIds = rest.slice(0, Math.max(1, Math.floor(room(load) * vesselsPerPlace + 1e-9)));
+      const places = placesNeeded(vesselIds.length, vesselsPerPlace);
+      load.pieces.push({ waiting, vesselIds, places, wetG });
+      load.full += places / most;
+      rest = rest.slice(vesselIds.length);
+    }
+  }
+  return loads;
+}
+
 /** A batch is cut where a cooker is full, never finer than needed. */
-function piecesOf(waiting: Waiting, appliance: Appliance, programme: string): Piece[] {
+function piecesOf(waiting: Waiting, appliance: Appliance): Piece[] {
   const { vesselsPerPlace, wetG } = inCooker(waiting.batch);
   const most = capacityFor(waiting.batch, appliance);
   const pieces: Piece[] = [];
@@ -141,7 +171,6 @@ function piecesOf(waiting: Waiting, appliance: Appliance, programme: string): Pi
       waiting,
       vesselIds,
       places: placesNeeded(vesselIds.length, vesselsPerPlace),
-      programme,
       wetG,
     });
   }

@@ -1,0 +1,312 @@
+import {
+  APPLIANCE_STARTS,
+  ApplianceKind,
+  Appliance,
+  asProfile,
+  chamberProfile,
+  chanceByHold,
+  coolingRateOf,
+  cookRun,
+  cookRunIfBack,
+  cookState,
+  drawsAfter,
+  f0,
+  holdForChance,
+  isPressureCooker,
+  learnedFrom,
+  makeCook,
+  middleF0,
+  newAppliance,
+  observationsOf,
+  planCook,
+  priorDraws,
+  profileUntil,
+  runOf,
+  seededRandom,
+  shippedAppliances,
+  shippedVesselTypes,
+  shownGaugeKPa,
+  stretches,
+  thermalLoadOf,
+  trueGaugeKPa,
+  waterLostMl,
+  browningOf,
+  type Channel,
+  type CookFacts,
+  type CookStep,
+  type FactOf,
+  type Proof,
+  type VesselId,
+} from '../index.js';
+import { excessAfter } from '../heat/cooling.js';
+import { MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+
+const AT = new Date(START_MS).toISOString();
+const canner = shippedAppliances(AT).find((a) => a.id === 'canner')!;
+const vessels = shippedVesselTypes(AT);
+const vessel = (id: string) => vessels.find((v) => v.id === id)!;
+const plan = planCook({
+  appliance: canner,
+  house: { altitudeM: 640, roomC: 20 },
+  vessel: vessel('quart-jar'),
+  count: 8,
+  vesselWetG: 420,
+});
+const { cook } = makeCook(canner, plan, 20, ['018f0000-0000-7000-8000-000000000001' as VesselId], 1, {
+  nowMs: START_MS,
+  random: seededRandom(3),
+});
+const entry = entryMaker();
+const atMinute = (minute: number) => START_MS + minute * MINUTE_MS;
+const log = (channel: Channel, from: number, points: readonly [number, number][]) =>
+  entry(atMinute(from), {
+    kind: 'logged',
+    cookId: cook.id,
+    channel,
+    source: 'logger',
+    readings: points.map(([m, v]) => [m * 60, v]),
+  }) as FactOf<'logged'>;
+
+function facts(over: Partial<CookFacts> & { until?: number; proof?: Proof } = {}): CookFacts {
+  const all: readonly (readonly [CookStep, number])[] = [
+    ['lidOn', 0],
+    ['steamSteady', 19],
+    ['weightOn', 29],
+    ['atPressure', 35],
+    ['heatOff', 135],
+    ['open', 185],
+  ];
+  const steps = all
+    .slice(0, over.until ?? all.length)
+    .map(
+      ([step, minute]) =>
+        entry(atMinute(minute), { kind: 'cookStep', cookId: cook.id, step }) as FactOf<'cookStep'>,
+    );
+  const proofs =
+    over.proof === undefined
+      ? []
+      : [
+          entry(atMinute(2000), {
+            kind: 'proofRead',
+            cookId: cook.id,
+            proof: over.proof,
+          }) as FactOf<'proofRead'>,
+        ];
+  return {
+    cook,
+    steps,
+    state: cookState(steps),
+    logs: [],
+    coreReads: [],
+    proofs,
+    contents: plan.contents,
+    ...over,
+  };
+}
+const NOW = atMinute(3000);
+
+describe('the run of a cook as its vessels feel it', () => {
+  it('is near to what was planned when it went as planned', () => {
+    const planned = middleF0(runOf(plan.contents, { ...plan, roomC: 20 }));
+    expect(middleF0(cookRun(facts(), NOW)!) / planned).toBeCloseTo(1, 0);
+  });
+
+  it('takes the thermometer where it spoke, and credits the lower side of a silence', () => {
+    const minutes = (from: number, to: number): [number, number][] =>
+      Array.from({ length: to - from + 1 }, (_, i) => [from + i, 119]);
+    const whole = facts({ logs: [log('chamberC', 0, minutes(0, 135))] });
+    const profile = chamberProfile(cook, whole.steps, NOW, whole.logs);
+    expect(profile.measured).toBeTrue();
+    expect(profileUntil(profile.points, 100).at(-1)!.celsius).toBeCloseTo(119, 6);
+    const gapped = facts({
+      logs: [
+        log('chamberC', 0, [...minutes(0, 60), ...minutes(90, 135).map(([m]): [number, number] => [m, 105])]),
+      ],
+    });
+    const inGap = profileUntil(chamberProfile(cook, gapped.steps, NOW, gapped.logs).points, 75).at(-1)!;
+    expect(inGap.celsius).toBe(105);
+  });
+
+  it('a reading now and then does not replace what the steps tell', () => {
+    const typed = facts({ logs: [log('chamberC', 60, [[0, 110]]), log('chamberC', 90, [[0, 111]])] });
+    expect(chamberProfile(cook, typed.steps, NOW, typed.logs).measured).toBeFalse();
+  });
+
+  it('takes the gauge where there is no thermometer', () => {
+    const gauge = Array.from({ length: 60 }, (_, i): [number, number] => [i, 80]);
+    const seen = facts({ logs: [log('gaugeKPa', 40, gauge)] });
+    const profile = chamberProfile(cook, seen.steps, NOW, seen.logs);
+    expect(profile.measured).toBeFalse();
+    expect(profileUntil(profile.points, 70).at(-1)!.celsius).toBeLessThan(cook.chamberC - 3);
+  });
+
+  it('after a loss, starting again gives more than carrying on', () => {
+    const base = facts({ until: 4 });
+    const lost = [
+      ...base.steps,
+      entry(atMinute(75), { kind: 'cookStep', cookId: cook.id, step: 'pressureLost' }) as FactOf<'cookStep'>,
+    ];
+    const now = { ...base, steps: lost, state: cookState(lost) };
+    const again = middleF0(cookRunIfBack(now, atMinute(80), false)!);
+    const on = middleF0(cookRunIfBack(now, atMinute(80), true)!);
+    expect(again).toBeGreaterThan(on);
+    expect(on).toBeGreaterThan(0);
+  });
+
+  it('says nothing of a load that is not known, nor of a cook that was stopped', () => {
+    expect(cookRun(facts({ contents: undefined }), NOW)).toBeUndefined();
+    const dry = [
+      entry(START_MS, { kind: 'cookStep', cookId: cook.id, step: 'lidOn' }),
+      entry(atMinute(9), { kind: 'cookStep', cookId: cook.id, step: 'boiledDry' }),
+    ] as FactOf<'cookStep'>[];
+    expect(observationsOf(facts({ steps: dry, state: cookState(dry) }), NOW)).toEqual([]);
+  });
+});
+
+describe('what a cook tells about others of its kind', () => {
+  const indicator: Proof = {
+    kind: 'indicator',
+    form: 'ampoule',
+    logPopulation: 6,
+    dMinutes: 1.7,
+    result: 'clear',
+    control: 'turned',
+    hours: 24,
+    incubatedC: 57,
+  };
+
+  it('is its probe, its thermometer and its indicator, if the control turned', () => {
+    const kinds = (over: Parameters<typeof facts>[0]) => observationsOf(facts(over), NOW).map((o) => o.kind);
+    expect(kinds({ proof: indicator })).toEqual(['indicator']);
+    expect(kinds({ proof: { ...indicator, control: 'none' } })).toEqual([]);
+    expect(kinds({ proof: { kind: 'maximum', celsius: 118 } })).toEqual(['maximum']);
+    expect(kinds({ proof: { kind: 'strip', changed: true } })).toEqual([]);
+    const core = Array.from({ length: 200 }, (_, m): [number, number] => [m, 20 + m / 2]);
+    const [probe] = observationsOf(facts({ logs: [log('coreC', 0, core)] }), NOW);
+    expect(probe?.kind === 'probe' && probe.readings.length).toBeLessThanOrEqual(24);
+  });
+
+  it('raises the chance at every hold, and shortens what nine in ten need', () => {
+    const runs = [30, 60, 90, 120, 180, 240].map((holdMinutes) => ({
+      holdMinutes,
+      run: runOf(plan.contents, { ...plan, roomC: 20, holdMinutes }),
+    }));
+    const before = chanceByHold(runs, priorDraws(200, seededRandom(1)), 12);
+    const after = chanceByHold(
+      runs,
+      drawsAfter(observationsOf(facts({ proof: indicator }), NOW), 200, seededRandom(1)),
+      12,
+    );
+    before.slice(1).forEach((h, i) => expect(h.chance).toBeGreaterThanOrEqual(before[i]!.chance));
+    expect(holdForChance(after, 0.9)!).toBeLessThan(holdForChance(before, 0.9) ?? Infinity);
+    expect(holdForChance(before, 1.1)).toBeUndefined();
+    expect(holdForChance(before, 0)).toBe(30);
+  });
+});
+
+describe('what a cooker shows of itself', () => {
+  it('come-up and water as factors on the estimate, medians of its cooks', () => {
+    const lost = waterLostMl(10, 100);
+    const learned = learnedFrom([
+      { ...facts(), waterLeftMl: cook.waterMl - 1.2 * lost },
+      { ...facts(), waterLeftMl: cook.waterMl - 1.4 * lost },
+      facts(),
+    ]);
+    expect(learned.waterFactor).toBeCloseTo(1.3, 6);
+    expect(learned.comeUpFactor).toBeCloseTo(25 / cook.comeUpEstimateMinutes!, 6);
+    expect(learned.cooks).toEqual({ comeUp: 3, water: 2, cooling: 0 });
+    expect(learnedFrom([])).toEqual(
+      jasmine.objectContaining({ comeUpFactor: undefined, waterFactor: undefined }),
+    );
+  });
+
+  it('its cooling from a log after heat off', () => {
+    const rate = 9e-4;
+    const falling = Array.from({ length: 30 }, (_, m): [number, number] => [
+      m,
+      20 + excessAfter(100, m, rate),
+    ]);
+    expect(learnedFrom([facts({ logs: [log('chamberC', 135, falling)] })]).coolingRate!).toBeCloseTo(rate, 6);
+    expect(coolingRateOf(asProfile([], 0), 20)).toBeUndefined();
+  });
+
+  it('a slip of a button teaches nothing', () => {
+    expect(learnedFrom([{ ...facts(), waterLeftMl: cook.waterMl }]).waterFactor).toBeUndefined();
+  });
+});
+
+describe('a filled vessel as heat sees it', () => {
+  it('grain in a jar is a cylinder, a block a brick, broth one temperature', () => {
+    const quart = thermalLoadOf({ vessel: vessel('quart-jar'), stage: 'grain' });
+    expect(quart.kind === 'solid' && quart.shape.kind === 'cylinder' && quart.shape.radiusMm).toBeCloseTo(
+      43,
+      0,
+    );
+    const block = thermalLoadOf({ vessel: vessel('block-bag'), stage: 'bulk' });
+    expect(block.kind === 'solid' && block.shape.kind === 'brick' && block.shape.widthMm).toBeCloseTo(129, 0);
+    const lag = (id: string) => {
+      const load = thermalLoadOf({ vessel: vessel(id), stage: 'liquid' });
+      return load.kind === 'liquid' ? load.timeConstantMinutes : NaN;
+    };
+    expect(lag('bottle-250')).toBeLessThan(lag('bottle-1000'));
+    const tub = thermalLoadOf({
+      vessel: { ...vessel('quart-jar'), lengthMm: 300, widthMm: 200, heightMm: 100 },
+      stage: 'bulk',
+      fill: 0.5,
+    });
+    expect(tub.kind === 'solid' && tub.shape).toEqual({
+      kind: 'brick',
+      lengthMm: 300,
+      widthMm: 200,
+      heightMm: 50,
+    });
+    const own = thermalLoadOf({ vessel: { ...vessel('quart-jar'), diameterMm: 100 }, stage: 'grain' });
+    expect(own.kind === 'solid' && own.shape.kind === 'cylinder' && own.shape.radiusMm).toBe(50);
+  });
+
+  it('only what is dissolved browns, and the longer the more', () => {
+    const broth = (hold: number) =>
+      browningOf(
+        planCook({
+          appliance: canner,
+          house: { altitudeM: 0, roomC: 20 },
+          vessel: vessel('bottle-500'),
+          count: 4,
+          vesselWetG: 250,
+          stage: 'liquid',
+          chosenHoldMinutes: hold,
+        }),
+        20,
+      );
+    expect([15, 40, 90].map((hold) => broth(hold)!.grade)).toEqual(['pale', 'brown', 'spoiled']);
+    expect(browningOf(plan, 20)).toBeUndefined();
+  });
+});
+
+describe('appliances', () => {
+  it('of every kind start as the schema wants them, and only some cook under pressure', () => {
+    for (const kind of ApplianceKind.options) {
+      const made = newAppliance(kind, 'new-one', APPLIANCE_STARTS[kind].name, AT);
+      expect(Appliance.safeParse(made).success).withContext(kind).toBeTrue();
+    }
+    expect(ApplianceKind.options.filter((kind) => isPressureCooker({ kind }))).toEqual([
+      'canner',
+      'multiCooker',
+      'autoclave',
+    ]);
+  });
+
+  it('a gauge that reads too much is corrected both ways', () => {
+    const off = { gaugeReadsOverKPa: 7 };
+    expect(shownGaugeKPa(off, 103)).toBe(110);
+    expect(trueGaugeKPa(off, 110)).toBe(103);
+    expect(shownGaugeKPa({}, 103)).toBe(103);
+  });
+
+  it('readings part where an instrument was silent, and nothing is earned between', () => {
+    const reading = (minute: number) => ({ atMs: atMinute(minute), value: 121.1 });
+    const parts = stretches([0, 1, 2, 9, 10].map(reading));
+    expect(parts.map((p) => p.length)).toEqual([3, 2]);
+    expect(parts.reduce((sum, p) => sum + f0(asProfile(p, START_MS)), 0)).toBeCloseTo(3, 9);
+  });
+});
