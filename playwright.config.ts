@@ -6,8 +6,8 @@ const PORT = 4399;
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.test.ts',
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 25_000 },
   workers: 2,
   fullyParallel: true,
   retries: process.env['CI'] ? 1 : 0,
@@ -19,7 +19,7 @@ export default defineConfig({
     timezoneId: 'Europe/London',
     locale: 'en-US',
     acceptDownloads: true,
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu'],
