@@ -150,7 +150,10 @@ function product(
   };
   return {
     ratesPerMin: ratesPerS.map((r) => r * SECONDS),
-    meanShares: gather(three(directions, (d) => d.meanShares)),
+    // Many bodies are only asked for their middle.
+    get meanShares() {
+      return gather(three(directions, (d) => d.meanShares));
+    },
     sharesAt: (place) => gather(sharesOf(place)),
     slowestUp,
   };
@@ -168,24 +171,25 @@ function groupOf(
   fastestPerS: number,
 ): { readonly of: readonly number[]; readonly ratesPerS: Float64Array } {
   const slowest = rates.reduce((sum, r) => sum + r[0]!, 0);
-  const at = new Map<number, { weight: number; rate: number; index: number }>();
+  // Keys are few and small, modes are many: plain arrays by key, no map of objects.
+  const weights: number[] = [];
+  const weighted: number[] = [];
   const keys: number[] = [];
   eachMode(rates, middle, fastestPerS, (rate, share) => {
     // Those that lift and those that lower stay apart, so that the mean rate leaves only a small second-order error.
     const key = (slowest > 0 ? 2 * groupKey(rate / slowest, grouping) : 0) + (share < 0 ? 1 : 0);
-    const group = at.get(key) ?? { weight: 0, rate: 0, index: 0 };
-    at.set(key, group);
     // A mode that is still in the middle may stir elsewhere.
     const weight = Math.abs(share) + 1e-9;
-    group.weight += weight;
-    group.rate += weight * rate;
+    weights[key] = (weights[key] ?? 0) + weight;
+    weighted[key] = (weighted[key] ?? 0) + weight * rate;
     keys.push(key);
   });
-  const groups = [...at].sort(([a], [b]) => a - b).map(([, group]) => group);
-  groups.forEach((group, index) => (group.index = index));
+  const used = Array.from(weights.keys()).filter((key) => weights[key] !== undefined);
+  const indexOf: number[] = [];
+  used.forEach((key, index) => (indexOf[key] = index));
   return {
-    of: keys.map((key) => at.get(key)!.index),
-    ratesPerS: Float64Array.from(groups, (g) => g.rate / g.weight),
+    of: keys.map((key) => indexOf[key]!),
+    ratesPerS: Float64Array.from(used, (key) => weighted[key]! / weights[key]!),
   };
 }
 
