@@ -98,6 +98,8 @@ type Point = readonly [number, number | null];
       font-size: 15px;
     }
     .legend.compact {
+      flex-direction: column;
+      align-items: flex-start;
       bottom: 34px;
     }
     .key {

@@ -126,16 +126,20 @@ export class Appliances {
         shown: a.fuelPerHour,
         keep: (fuelPerHour) => this.change(a, { fuelPerHour }),
       },
-      ...this.fillable().map((v): NumberField => ({
-        id: `${a.id}-${v.id}`,
-        label: `Holds ${v.plural}`,
-        unit: '',
-        min: 0,
-        max: 500,
-        shown: a.places[v.id] ?? 0,
-        keep: (n) => this.change(a, { places: { ...a.places, [v.id]: Math.round(n) } }),
-      })),
     ];
+  }
+
+  /** How many of each vessel type fit in it. */
+  protected places(a: Appliance): readonly NumberField[] {
+    return this.fillable().map((v): NumberField => ({
+      id: `${a.id}-${v.id}`,
+      label: `Holds ${v.plural}`,
+      unit: '',
+      min: 0,
+      max: 500,
+      shown: a.places[v.id] ?? 0,
+      keep: (n) => this.change(a, { places: { ...a.places, [v.id]: Math.round(n) } }),
+    }));
   }
 
   /** What its cooks have shown, against what energy foretells. */

@@ -63,7 +63,11 @@ type Unit = (typeof UNITS)[number];
     }
     input {
       flex: 1;
-      min-width: 0;
+      min-width: 90px;
+    }
+    select {
+      flex: none;
+      width: 90px;
     }
     .ask {
       display: grid;
