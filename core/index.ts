@@ -107,7 +107,7 @@ export { withSchool } from './formula/with-school.js';
 export { shoppingList, stockLeftG, type ToBuy } from './stock/stock.js';
 
 // steam, heat
-export { chamberAir, measuredAir, sealedCold, vesselAir, VESSEL_PURGE_MIN } from './steam/air.js';
+export { chamberAir, measuredAir, sealedCold, steamBesideAir, vesselAir } from './steam/air.js';
 export { atmosphericPressure } from './steam/atmosphere.js';
 export { chamberTemperature, gaugePressureFor, type ChamberInput } from './steam/chamber.js';
 export { pressureMeanings, type PressureKind, type PressureMeaning } from './steam/pressure-meaning.js';
@@ -139,6 +139,7 @@ export {
   type PourWindow,
 } from './heat/pour-window.js';
 export { holdForF0, type HoldInput } from './heat/hold-for-f0.js';
+export { holdReaching } from './heat/hold-reaching.js';
 export {
   bodyOf,
   characteristicM,
@@ -148,11 +149,19 @@ export {
   type Shape,
 } from './heat/conduction/body.js';
 export { chanceByHold, holdForChance, type HoldChance } from './heat/band/chance-by-hold.js';
-export { effectiveCount, priorDraws, weightedQuantile, type Draws } from './heat/band/draws.js';
+export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './heat/band/draws.js';
 export { drawsAfter, type Observation } from './heat/band/evidence.js';
 export { heatBand, type HeatBand, type Likely } from './heat/band/heat-band.js';
-export { middlingF0, overcook, runHeat, seenByVessel, type Run, type RunHeat } from './heat/band/run-heat.js';
-export { DRAW_SIZE, drawLoad, type ThermalLoad } from './heat/band/uncertain-load.js';
+export {
+  middleF0,
+  middleF0Until,
+  overcook,
+  runHeat,
+  seenByVessel,
+  type Run,
+  type RunHeat,
+} from './heat/band/run-heat.js';
+export { MIDDLING, drawLoad, type ThermalLoad } from './heat/band/uncertain-load.js';
 export { besselJ0J1 } from './heat/conduction/bessel.js';
 export { radius, slab } from './heat/conduction/directions.js';
 export { respond } from './heat/conduction/respond.js';
@@ -186,7 +195,7 @@ export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from
 export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
 export { FAULTS, standInCook, type Fault, type StandInCook, type StandInReading } from './cook/stand-in.js';
-export { isAtPressure, stepShown, type Shown } from './cook/instrument.js';
+export { stepShown, type Shown } from './cook/instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
 export type { CookPhase, CookState } from './cook/cook-state.js';
 export { contentsOf, inCooker, placesNeeded } from './cook/in-cooker.js';
@@ -196,7 +205,7 @@ export { GAP_MS, asProfile, readingsOf, stretches, type Reading } from './cook/m
 export { plannedChamber, type PlannedRun } from './cook/planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './cook/new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './cook/pot.js';
-export { holdReaching, middleF0, relativeHold, runOf, tradeF0 } from './cook/relative-hold.js';
+export { relativeHold, runOf, tradeChamberC, tradeF0 } from './cook/relative-hold.js';
 export { tradeHold, type TradeHold, type TradeSchool } from './cook/trade-holds.js';
 export {
   USUAL_TARGET_F0,

@@ -81,7 +81,9 @@ const READINGS_USED = 24;
 
 /** What a cook that is over tells about heat in vessels of its kind. An indicator whose control failed tells nothing. */
 export function observationsOf(facts: CookFacts, nowMs: number): Observation[] {
-  const run = cookRun(facts, nowMs);
+  // Most cooks measured nothing, and this is asked of all of them.
+  const isSilent = facts.logs.length + facts.coreReads.length + facts.proofs.length === 0;
+  const run = isSilent ? undefined : cookRun(facts, nowMs);
   const startMs = facts.state.lidOnMs;
   if (run === undefined || startMs === undefined || facts.state.phase === 'ended') {
     return [];

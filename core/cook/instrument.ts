@@ -17,6 +17,8 @@ const SLACK_KPA = 7;
 const AT_PRESSURE_SLACK_KPA = 3;
 const CLOSED_FROM_KPA = 8;
 const BOILS_WITHIN_C = 1.5;
+/** Phases in which the flame is on. */
+const HEATED: readonly CookState['phase'][] = ['heating', 'venting', 'comingUp', 'holding', 'lost'];
 /** Steam is never hotter than its pressure allows unless the water is gone. */
 const DRY_ABOVE_C = 6;
 
@@ -44,12 +46,7 @@ export function stepShown(
   };
   const found = (step: CookStep, atMs: number | undefined) =>
     atMs === undefined ? undefined : { step, atMs: Math.max(atMs, (state.sinceMs ?? 0) + 1) };
-  if (
-    state.phase !== 'loaded' &&
-    state.phase !== 'ended' &&
-    state.phase !== 'opened' &&
-    state.phase !== 'cooling'
-  ) {
+  if (HEATED.includes(state.phase)) {
     const dry = since((s) => s.chamberC > steamC(cook, s.gaugeKPa) + DRY_ABOVE_C);
     if (dry !== undefined) {
       return found('boiledDry', dry);
@@ -80,11 +77,6 @@ export function stepShown(
     default:
       return undefined;
   }
-}
-
-/** Whether a cook that lost its pressure shows it again; what that means is for the cook to say. */
-export function isAtPressure(cook: Cook, shown: Shown): boolean {
-  return shown.gaugeKPa > cook.gaugeKPa - AT_PRESSURE_SLACK_KPA;
 }
 
 function steamC(cook: Cook, gaugeKPa: number): number {

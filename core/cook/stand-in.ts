@@ -1,8 +1,7 @@
 import { excessAfter } from '../heat/cooling.js';
 import { runHeat, type Run } from '../heat/band/run-heat.js';
-import type { ThermalLoad } from '../heat/band/uncertain-load.js';
+import { MIDDLING, type ThermalLoad } from '../heat/band/uncertain-load.js';
 import type { ProfilePoint } from '../heat/lethality.js';
-import { DRAW_SIZE } from '../heat/band/uncertain-load.js';
 import { requireWithin } from '../errors.js';
 import type { Random } from '../record/new-id.js';
 import { vesselAir } from '../steam/air.js';
@@ -166,7 +165,7 @@ function coreOf({ steps, closedAt }: Course, cook: StandInCook, ventMinutes: num
     closedAtMinutes: closedAt,
     measured: true,
   };
-  return runHeat(run, new Float64Array(DRAW_SIZE), STEP_S / 60).coreCelsius;
+  return runHeat(run, MIDDLING, STEP_S / 60).coreCelsius;
 }
 
 function round(value: number): number {

@@ -48,6 +48,14 @@ export function measuredAir(celsius: number, absoluteKPa: number): number {
   return Math.max(0, 1 - saturationPressure(celsius) / absoluteKPa);
 }
 
+/**
+ * What steam is left with when air takes a share of its pressure: 100 % air-free steam of so many degrees becomes the
+ * temperature of its own share. Dalton.
+ */
+export function steamBesideAir(pureCelsius: number, airFraction: number): number {
+  return saturationTemperature(saturationPressure(pureCelsius) * (1 - airFraction));
+}
+
 /** Air in a vessel that boils under a full plume, before any has been driven out: as in a cooker closed cold. */
 const START_SHARE = 0.6;
 /** Minutes in which a full plume drives out all but 1/e of the chamber's air: 35 g of steam a minute through 15 l. */

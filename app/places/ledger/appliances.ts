@@ -9,14 +9,12 @@ import {
   learnedFrom,
   newAppliance,
   newId,
-  parseWithin,
   type Appliance,
   type PressureMeaning,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
-import { NumberFieldBox, type NumberField } from './number-field';
+import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 import { PressureField } from './pressure-field';
 
 const GAUGES: readonly { readonly value: NonNullable<Appliance['gauge']>; readonly words: string }[] = [
@@ -160,18 +158,7 @@ export class Appliances {
   }
 
   protected async keep(field: NumberField, text: string): Promise<void> {
-    try {
-      const value = parseWithin(text, {
-        field: field.label,
-        min: field.min,
-        max: field.max,
-        unit: field.unit && ` ${field.unit}`,
-      });
-      this.problem.set('');
-      await field.keep(value);
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
-    }
+    this.problem.set(await keepTyped(field, text));
   }
 
   protected keepPressure(a: Appliance, meaning: PressureMeaning): void {

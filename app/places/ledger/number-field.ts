@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { parseWithin } from '../../../core/index';
+import { messageOf } from '../../data/message-of';
 
 /** A figure of the house or of a cooker: what it is called, what it may be, and how it is kept. */
 export interface NumberField {
@@ -9,6 +11,17 @@ export interface NumberField {
   readonly max: number;
   readonly shown: number | undefined;
   readonly keep: (value: number) => Promise<boolean>;
+}
+
+/** Keeps what was typed into one. @returns what is wrong with it, empty when nothing is */
+export async function keepTyped(field: NumberField, text: string): Promise<string> {
+  try {
+    const unit = field.unit && ` ${field.unit}`;
+    await field.keep(parseWithin(text, { field: field.label, min: field.min, max: field.max, unit }));
+    return '';
+  } catch (error) {
+    return `${messageOf(error)} Nothing was changed.`;
+  }
 }
 
 /** One such figure, to be typed over. */

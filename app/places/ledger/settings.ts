@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { parseWithin, type Household } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
+import type { Household } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { SettingsService } from '../../data/settings-service';
 import { Night, type Light } from '../../shell/night';
 import { Appliances } from './appliances';
-import { NumberFieldBox, type NumberField } from './number-field';
+import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
@@ -62,22 +61,11 @@ export class Settings {
   });
 
   protected async keep(field: NumberField, text: string): Promise<void> {
-    try {
-      if (field.id === 'barometer' && text.trim() === '') {
-        await this.keepHouse({ barometerKPa: undefined });
-        return;
-      }
-      const value = parseWithin(text, {
-        field: field.label,
-        min: field.min,
-        max: field.max,
-        unit: field.unit && ` ${field.unit}`,
-      });
-      this.problem.set('');
-      await field.keep(value);
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+    if (field.id === 'barometer' && text.trim() === '') {
+      await this.keepHouse({ barometerKPa: undefined });
+      return;
     }
+    this.problem.set(await keepTyped(field, text));
   }
 
   protected setPressureUnit(unit: string): void {

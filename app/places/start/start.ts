@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import {
-  chamberTemperature,
   CoreError,
   atmosphericPressure,
   convert,
@@ -12,6 +11,7 @@ import {
   resolveFormula,
   scaleFormula,
   shippedDefinitions,
+  tradeChamberC,
   type Appliance,
   type Household,
   type Records,
@@ -84,7 +84,7 @@ export class Start {
     usualCount: this.count(),
   }));
   /** What 15 psi give where most advice was written. */
-  protected readonly seaC = chamberTemperature({ gaugeKPa: convert(15, 'psi', 'kPa'), altitudeM: 0 });
+  protected readonly seaC = tradeChamberC();
   private readonly appliances = computed<readonly Appliance[]>(() =>
     this.shipped.appliances.map((a) => ({
       ...a,

@@ -21,6 +21,7 @@ import { CookCurve } from '../../pieces/cook-curve';
 import { HeatBandBar } from '../../pieces/heat-band-bar';
 import { Plaque } from '../../pieces/plaque';
 import { AskNumber } from './ask-number';
+import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
 import { ProofForm } from './proof-form';
 import { verdictWords } from './verdicts';
@@ -48,9 +49,7 @@ export class CookRecord {
   protected readonly view = computed(() =>
     this.store.house()?.cooks.find((c) => String(c.cook.number) === this.number()),
   );
-  protected readonly codes = computed(() =>
-    (this.view()?.batches ?? []).flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []),
-  );
+  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly verdict = computed(() => {
     const view = this.view();
     return view && verdictWords(view.verdict);
@@ -80,10 +79,13 @@ export class CookRecord {
           outside: this.outside(),
         };
   });
+  private readonly run = computed(() => {
+    const view = this.view();
+    return view && cookRun(view, this.nowMs());
+  });
   /** What the wall gets for the middle's sake. */
   private readonly outside = computed(() => {
-    const view = this.view();
-    const run = view && cookRun(view, this.nowMs());
+    const run = this.run();
     const found = run && overcook(run);
     return found === undefined
       ? ''
@@ -142,7 +144,7 @@ export class CookRecord {
   }
 
   private async reckon(view: CookView | undefined): Promise<void> {
-    const run = view === undefined || view.state.phase === 'ended' ? undefined : cookRun(view, this.nowMs());
+    const run = view?.state.phase === 'ended' ? undefined : this.run();
     if (run === undefined || view?.steps.length === 0) {
       this.band.set(undefined);
       return;

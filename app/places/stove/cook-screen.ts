@@ -18,7 +18,7 @@ import {
   formatNumber,
   heldMs,
   middleF0,
-  middlingF0,
+  middleF0Until,
   waterLostMl,
   type CookStep,
   type CookView,
@@ -35,6 +35,7 @@ import { ClockFace } from '../../pieces/clock-face';
 import { CookCurve } from '../../pieces/cook-curve';
 import { Plaque } from '../../pieces/plaque';
 import { Keys } from '../../shell/keys';
+import { codesOf } from './codes-of';
 import { cookClock } from './cook-clock';
 import { InstrumentPanel } from './instrument-panel';
 
@@ -46,7 +47,7 @@ const MINUTE_MS = 60_000;
   imports: [ClockFace, CookCurve, InstrumentPanel, MatIcon, Plaque, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-screen.html',
-  styleUrl: './cook-screen.scss',
+  styleUrls: ['./stove-face.scss', './cook-screen.scss'],
 })
 export class CookScreen {
   readonly view = input.required<CookView>();
@@ -65,9 +66,7 @@ export class CookScreen {
   protected readonly nowMs = computed(() => Math.floor(this.time.now() / 10_000) * 10_000);
   protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
   protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
-  protected readonly codes = computed(() =>
-    this.view().batches.flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []),
-  );
+  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly load = computed(() => {
     const house = this.store.house();
     const first = house?.vesselById.get(this.view().vesselIds[0]!);
@@ -135,12 +134,12 @@ export class CookScreen {
       ? []
       : this.heatService.observations(house, contents, this.minuteMs(), this.view());
   });
-  protected readonly earned = computed(() => {
+  private readonly earned = computed(() => {
     const run = this.run();
     const start = this.view().state.lidOnMs;
     return run === undefined || start === undefined
       ? undefined
-      : middlingF0(run, (this.minuteMs() - start) / MINUTE_MS);
+      : middleF0Until(run, (this.minuteMs() - start) / MINUTE_MS);
   });
   /** Leads with the forecast, since little is earned until late. */
   protected readonly course = computed(() => {
@@ -158,9 +157,9 @@ export class CookScreen {
       return '';
     }
     if (this.view().state.phase === 'lost') {
-      return `Its coldest point has earned about F0 ${f0Words(earned.soFar)} so far; it needs ${this.target()}.`;
+      return `Its coldest point has earned about F0 ${f0Words(earned)} so far; it needs ${this.target()}.`;
     }
-    return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned.soFar)}.`;
+    return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned)}.`;
   });
   /** What either answer to a loss would give, if all is middling. */
   protected readonly ifBack = computed(() => {

@@ -2,8 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import {
   durationWords,
   formatNumber,
-  isOn,
-  isPressureCooker,
   planDay,
   type BatchView,
   type CookOfDay,
@@ -13,6 +11,7 @@ import { HouseStore } from '../../data/house-store';
 import { Time } from '../../data/time';
 import { pressureWords, shortTime } from '../../data/words';
 import { Plaque } from '../../pieces/plaque';
+import { freeCookers } from './free-cookers';
 
 const MINUTE_MS = 60_000;
 
@@ -66,17 +65,8 @@ const MINUTE_MS = 60_000;
       <button type="button" class="deed quiet" (click)="closed.emit()">Close</button>
     </div>
   `,
+  styleUrl: './stove-face.scss',
   styles: `
-    :host {
-      display: contents;
-    }
-    .face {
-      display: grid;
-      grid-area: face;
-      align-content: start;
-      gap: 14px;
-      padding: 16px 22px;
-    }
     .lead {
       font-size: 22px;
     }
@@ -115,12 +105,6 @@ const MINUTE_MS = 60_000;
       border-left: 0;
       border-radius: 0 7px 7px 0;
     }
-    .deeds {
-      display: grid;
-      grid-area: deeds;
-      align-content: start;
-      gap: 14px;
-    }
     .deed.main {
       min-height: 84px;
       font-size: 26px;
@@ -143,14 +127,13 @@ export class DayPlanView {
     if (house === undefined || household === undefined) {
       return { cooks: [], endsAt: 0, left: [] };
     }
-    const busy = new Set(house.cooks.filter(isOn).map((c) => c.cook.applianceId));
     return planDay(
       this.batches().map((b) => ({
         batch: b.batch,
         code: b.code,
         vesselIds: b.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id),
       })),
-      house.records.appliances.filter((a) => isPressureCooker(a) && !busy.has(a.id)),
+      freeCookers(house),
       household,
     );
   });

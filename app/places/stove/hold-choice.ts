@@ -16,8 +16,7 @@ import {
   holdReaching,
   middleF0,
   runOf,
-  saturationPressure,
-  saturationTemperature,
+  steamBesideAir,
   vesselAir,
   type CookPlan,
   type HeatBand,
@@ -108,8 +107,7 @@ export class HoldChoice {
   /** What the venting leaves, and what a minute less would cost. */
   protected readonly air = computed(() => {
     const { ventMinutes, chamberC } = this.plan();
-    const cooler = (minutes: number) =>
-      chamberC - saturationTemperature(saturationPressure(chamberC) * (1 - vesselAir(Math.max(0, minutes))));
+    const cooler = (minutes: number) => chamberC - steamBesideAir(chamberC, vesselAir(minutes));
     const here = cooler(ventMinutes);
     const shorter = Math.max(0, ventMinutes - 5);
     const killed = 10 ** (-(cooler(shorter) - here) / 10);

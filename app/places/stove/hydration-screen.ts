@@ -40,7 +40,7 @@ const TISSUE = [
   imports: [ClockFace, DissolvedTests, MixTests, Pasteurize, Plaque, RouterLink, WeighList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hydration-screen.html',
-  styleUrl: './hydration-screen.scss',
+  styleUrls: ['./stove-face.scss', './hydration-screen.scss'],
 })
 export class HydrationScreen {
   readonly view = input.required<BatchView>();

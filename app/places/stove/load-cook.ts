@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
+  contentsOf,
   formatNumber,
   inCooker,
   isDissolved,
   VENT_MINUTES,
-  isOn,
-  isPressureCooker,
   learnedFrom,
   placesNeeded,
   planCook,
@@ -22,6 +21,7 @@ import { Scribe } from '../../data/scribe';
 import { pressureWords } from '../../data/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
+import { freeCookers } from './free-cookers';
 import { HoldChoice } from './hold-choice';
 
 const CHECKS = [
@@ -47,7 +47,7 @@ function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
   imports: [BlankChoice, BlankNumber, HoldChoice, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',
-  styleUrl: './load-cook.scss',
+  styleUrls: ['./stove-face.scss', './load-cook.scss'],
 })
 export class LoadCook {
   readonly batches = input.required<readonly BatchView[]>();
@@ -66,12 +66,7 @@ export class LoadCook {
   protected readonly startC = signal<number | undefined>(undefined);
   private busy = false;
 
-  /** Those that are not on. */
-  protected readonly appliances = computed(() => {
-    const house = this.store.house();
-    const busy = new Set(house?.cooks.filter(isOn).map((c) => c.cook.applianceId));
-    return (house?.records.appliances ?? []).filter((a) => isPressureCooker(a) && !busy.has(a.id));
-  });
+  protected readonly appliances = computed(() => freeCookers(this.store.house()));
   protected readonly appliance = computed(
     () =>
       this.appliances().find((a) => a.id === this.chosenAppliance()) ??
@@ -139,7 +134,7 @@ export class LoadCook {
           count: this.placesTaken(),
           vesselWetG: cooked.wetG,
           stage: first.batch.stage,
-          fill: cooked.vessel === first.batch.vessel ? first.batch.plan?.fill : undefined,
+          fill: contentsOf(first.batch)?.fill,
           schoolMinutes: this.schoolHere(cooked.vessel, first.batch.stage),
           chosenHoldMinutes: this.hold(),
           measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,

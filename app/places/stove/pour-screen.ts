@@ -7,6 +7,7 @@ import { shortTime } from '../../data/words';
 import { ClockFace } from '../../pieces/clock-face';
 import { Plaque } from '../../pieces/plaque';
 import { AskNumber } from './ask-number';
+import { codesOf } from './codes-of';
 import { pourClock } from './pour-clock';
 
 const MINUTE_MS = 60_000;
@@ -65,36 +66,10 @@ const MINUTE_MS = 60_000;
       </button>
     </div>
   `,
+  styleUrl: './stove-face.scss',
   styles: `
-    :host {
-      display: contents;
-    }
-    .face {
-      display: grid;
-      grid-area: face;
-      align-content: start;
-      gap: 14px;
-      padding: 16px 20px;
-    }
-    .what {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 12px;
-      font-size: 20px;
-    }
-    .main-words {
-      font-size: 38px;
-      font-weight: 700;
-      line-height: 1.15;
-    }
     .soft {
       font-size: 19px;
-    }
-    .deeds {
-      display: grid;
-      grid-area: deeds;
-      gap: 16px;
     }
     .deed {
       min-height: 84px;
@@ -115,9 +90,7 @@ export class PourScreen {
   protected readonly until = POUR_UNTIL_C;
   protected readonly sets = SETS_C;
   protected readonly clock = computed(() => pourClock(this.view()));
-  protected readonly codes = computed(() =>
-    this.view().batches.flatMap((id) => this.store.house()?.batchById.get(id)?.code ?? []),
-  );
+  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly isOpen = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
   /** Minutes until the window opens, then until it closes. */
   protected readonly left = computed(() => {

@@ -24,8 +24,10 @@ import { Time } from '../../data/time';
 import { Wake } from '../../data/wake';
 import { shortTime } from '../../data/words';
 import { Plaque } from '../../pieces/plaque';
+import { codesOf } from './codes-of';
 import { CookScreen } from './cook-screen';
 import { cookClock } from './cook-clock';
+import { freeCookers } from './free-cookers';
 import { HydrationScreen } from './hydration-screen';
 import { hydrationClock } from './hydration-clock';
 import { DayPlanView } from './day-plan';
@@ -77,10 +79,7 @@ export class Stove {
   protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
   protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
   /** A cooker that is not on; the main deed of the screen only when nothing else is. */
-  protected readonly free = computed(
-    () =>
-      this.tasks().filter((t) => 'cook' in t).length < (this.store.house()?.records.appliances.length ?? 0),
-  );
+  protected readonly free = computed(() => freeCookers(this.store.house()).length > 0);
   protected readonly idle = computed(() => this.tasks().length === 0);
   protected readonly lastCook = computed(() => {
     const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
@@ -153,7 +152,7 @@ export class Stove {
   }
 
   private codes(cook: CookView): string {
-    return cook.batches.map((id) => this.store.house()?.batchById.get(id)?.code ?? '').join(' ');
+    return codesOf(cook, this.store.house()).join(' ');
   }
 
   private clockOf(task: Task): { readonly next: string; readonly dueMs?: number } {

@@ -30,15 +30,21 @@ export function effectiveCount({ weights }: Draws): number {
   return 1 / weights.reduce((sum, w) => sum + w * w, 0);
 }
 
-/** The value below which a share of the weight lies. */
-export function weightedQuantile(values: ArrayLike<number>, weights: Float64Array, share: number): number {
+/** The values below which shares of the weight lie, with one sorting. @param shares rising */
+export function weightedQuantiles(
+  values: ArrayLike<number>,
+  weights: Float64Array,
+  shares: readonly number[],
+): readonly number[] {
   const order = Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
+  const found: number[] = [];
   let sum = 0;
   for (const i of order) {
     sum += weights[i]!;
-    if (sum >= share - 1e-12) {
-      return values[i]!;
+    while (found.length < shares.length && sum >= shares[found.length]! - 1e-12) {
+      found.push(values[i]!);
     }
   }
-  return values[order[order.length - 1]!]!;
+  const last = values[order[order.length - 1]!]!;
+  return shares.map((_, n) => found[n] ?? last);
 }

@@ -1,5 +1,5 @@
 import type { Random } from '../../record/new-id.js';
-import { priorDraws, type Draws } from './draws.js';
+import { effectiveCount, priorDraws, type Draws } from './draws.js';
 import { runHeat, type Run } from './run-heat.js';
 import { DRAW_SIZE } from './uncertain-load.js';
 
@@ -48,11 +48,11 @@ export function drawsAfter(observations: readonly Observation[], count: number, 
   if (observations.length === 0) {
     return prior;
   }
-  const first = weigh(prior.normals, observations, () => 0);
-  if (effective(first) >= ENOUGH) {
-    return { normals: prior.normals, weights: first };
+  const first: Draws = { normals: prior.normals, weights: weigh(prior.normals, observations, () => 0) };
+  if (effectiveCount(first) >= ENOUGH) {
+    return first;
   }
-  const around = momentsOf(prior.normals, first);
+  const around = momentsOf(first);
   const again = priorDraws(count, random).normals.map((row) =>
     row.map((z, i) => around.mean[i]! + around.sigma[i]! * z),
   );
@@ -113,14 +113,10 @@ function at(values: Float64Array, minutes: Float64Array, when: number): number {
   return values[before]! + (place - before) * (values[before + 1]! - values[before]!);
 }
 
-function effective(weights: Float64Array): number {
-  return 1 / weights.reduce((sum, w) => sum + w * w, 0);
-}
-
-function momentsOf(
-  rows: readonly Float64Array[],
-  weights: Float64Array,
-): { readonly mean: Float64Array; readonly sigma: Float64Array } {
+function momentsOf({ normals: rows, weights }: Draws): {
+  readonly mean: Float64Array;
+  readonly sigma: Float64Array;
+} {
   const mean = new Float64Array(DRAW_SIZE);
   rows.forEach((row, k) => row.forEach((z, i) => (mean[i]! += weights[k]! * z)));
   const sigma = new Float64Array(DRAW_SIZE);

@@ -1,5 +1,5 @@
 import { requireWithin } from '../../errors.js';
-import { effectiveCount, weightedQuantile, type Draws } from './draws.js';
+import { effectiveCount, weightedQuantiles, type Draws } from './draws.js';
 import { runHeat, type Run } from './run-heat.js';
 
 export interface Likely {
@@ -25,9 +25,8 @@ export interface HeatBand {
   readonly draws: number;
 }
 
-const LOW = 0.1;
-const MIDDLE = 0.5;
-const HIGH = 0.9;
+/** 8 in 10, and the middle. */
+const SHARES = [0.1, 0.5, 0.9] as const;
 /** A minute is fine enough to draw and to sum a band. */
 const STEP_MINUTES = 1;
 
@@ -52,10 +51,10 @@ export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes =
     for (let k = 0; k < runs.length; k++) {
       column[k] = runs[k]!.coreCelsius[i]!;
     }
-    const [a, b, c] = quantilesOf(column, weights);
-    low.push(a);
-    middle.push(b);
-    high.push(c);
+    const likely = likelyOf(column, weights);
+    low.push(likely.low);
+    middle.push(likely.middle);
+    high.push(likely.high);
   }
   return {
     minutes,
@@ -70,29 +69,11 @@ export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes =
 }
 
 /** Where 8 in 10 of some weighted values lie. */
-export function likelyOf(values: readonly number[], weights: Float64Array): Likely {
-  return {
-    low: weightedQuantile(values, weights, LOW),
-    middle: weightedQuantile(values, weights, MIDDLE),
-    high: weightedQuantile(values, weights, HIGH),
-  };
+export function likelyOf(values: ArrayLike<number>, weights: Float64Array): Likely {
+  const [low, middle, high] = weightedQuantiles(values, weights, SHARES) as [number, number, number];
+  return { low, middle, high };
 }
 
 export function chanceOf(values: readonly number[], weights: Float64Array, target: number): number {
   return values.reduce((sum, v, i) => (v >= target ? sum + weights[i]! : sum), 0);
-}
-
-/** Three quantiles with one sorting. */
-function quantilesOf(values: Float64Array, weights: Float64Array): [number, number, number] {
-  const order = Array.from(values.keys()).sort((a, b) => values[a]! - values[b]!);
-  const found: number[] = [];
-  let sum = 0;
-  for (const i of order) {
-    sum += weights[i]!;
-    while (found.length < 3 && sum >= [LOW, MIDDLE, HIGH][found.length]! - 1e-12) {
-      found.push(values[i]!);
-    }
-  }
-  const last = values[order[order.length - 1]!]!;
-  return [found[0] ?? last, found[1] ?? last, found[2] ?? last];
 }

@@ -1,10 +1,9 @@
-import { saturationPressure, saturationTemperature } from '../../steam/saturation.js';
-import { VESSEL_PURGE_MIN, vesselAir } from '../../steam/air.js';
+import { VESSEL_PURGE_MIN, steamBesideAir, vesselAir } from '../../steam/air.js';
 import { bodyOf, mixedBody, type Body } from '../conduction/body.js';
 import { cappedAt } from '../conduction/cap.js';
 import { respond } from '../conduction/respond.js';
 import { f0OfCurve, type ProfilePoint } from '../lethality.js';
-import { DRAW_SIZE, drawLoad, type DrawnLoad, type ThermalLoad } from './uncertain-load.js';
+import { MIDDLING, drawLoad, type DrawnLoad, type ThermalLoad } from './uncertain-load.js';
 
 /** One run of a cooker, as far as the heat in its vessels depends on it. */
 export interface Run {
@@ -36,6 +35,7 @@ const BOILING_C = 100;
 const AIR_POINTS = [0, 5, 10, 20, 30, 45, 60, 90, 120, 180, 240] as const;
 /** Jumps do not occur in a run that is drawn; ramps are exact enough with this. */
 const SETTLE_MINUTES = 2;
+const STEP_MINUTES = 1;
 
 /** What a vessel's coldest point gets if things are as one draw says. All zeros: the middle of what is likely. */
 export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: number): RunHeat {
@@ -59,23 +59,22 @@ export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: numbe
   };
 }
 
-/** What the coldest point has earned by a minute of the run, and what it will have earned at the end, if all is middling. */
-export function middlingF0(
-  run: Run,
-  untilMinutes: number,
-): { readonly soFar: number; readonly atEnd: number } {
-  const heat = runHeat(run, new Float64Array(DRAW_SIZE), 1);
+/** F0 at the coldest point if everything is as it most likely is. */
+export function middleF0(run: Run): number {
+  return runHeat(run, MIDDLING, STEP_MINUTES).coreF0;
+}
+
+/** What the same point has earned by a minute of the run. */
+export function middleF0Until(run: Run, untilMinutes: number): number {
+  const { minutes, coreCelsius } = runHeat(run, MIDDLING, STEP_MINUTES);
   const from = run.chamber[0]!.minutes;
-  const count = heat.minutes.filter((m) => m + from <= untilMinutes).length;
-  return {
-    soFar: count < 2 ? 0 : f0OfCurve(heat.minutes.subarray(0, count), heat.coreCelsius.subarray(0, count)),
-    atEnd: heat.coreF0,
-  };
+  const count = minutes.filter((m) => m + from <= untilMinutes).length;
+  return count < 2 ? 0 : f0OfCurve(minutes.subarray(0, count), coreCelsius.subarray(0, count));
 }
 
 /** What the wall and the average of a solid load get if all is middling: how much is overcooked for the middle's sake. */
 export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: number } | undefined {
-  const drawn = drawLoad(run.load, new Float64Array(DRAW_SIZE));
+  const drawn = drawLoad(run.load, MIDDLING);
   if (drawn.body.kind === 'liquid') {
     return undefined;
   }
@@ -85,7 +84,7 @@ export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: 
     [body.sharesAt({ out: 1, up: 0.5 }), body.meanShares],
     seenByVessel(run, drawn),
     run.initialCelsius,
-    1,
+    STEP_MINUTES,
   );
   return { wallF0: f0OfCurve(minutes, celsius[0]!), meanF0: f0OfCurve(minutes, celsius[1]!) };
 }
@@ -116,7 +115,7 @@ export function seenByVessel(
     }
     const real = celsius + drawn.gaugeErrorC;
     const air = vesselAir(run.ventMinutes, minutes - run.closedAtMinutes, purge);
-    return { minutes, celsius: saturationTemperature(saturationPressure(real) * (1 - air)) };
+    return { minutes, celsius: steamBesideAir(real, air) };
   });
 }
 

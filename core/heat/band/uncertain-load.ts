@@ -45,6 +45,8 @@ const GAUGE_SIGMA_C = 1 / 1.2816;
 
 /** Numbers of a standard normal that one draw of a load needs. */
 export const DRAW_SIZE = 6;
+/** The draw in which everything is as it most likely is. */
+export const MIDDLING: ArrayLike<number> = new Float64Array(DRAW_SIZE);
 
 /** One possible truth about a load. */
 export interface DrawnLoad {
