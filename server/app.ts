@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import { ZodError } from 'zod';
 import { outsideReadings } from './instruments/outside.js';
+import { ownAddressOnly } from './guard.js';
 import { standIns } from './instruments/stand-ins.js';
 
 export interface ServerDeps {
@@ -41,6 +42,7 @@ const CSP = {
 export function createApp({ appDir }: ServerDeps): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(ownAddressOnly());
   app.use(
     helmet({
       contentSecurityPolicy: { useDefaults: false, directives: CSP },
@@ -92,11 +94,18 @@ export function createApp({ appDir }: ServerDeps): Express {
     res
       .status(status)
       .type('text/plain')
-      .send(status === 400 ? 'That address cannot be read.' : 'The server failed at this request.');
+      .send(REFUSALS[status] ?? 'The server failed at this request. Nothing was kept of it; try again.');
   };
   app.use(lastHandler);
   return app;
 }
+
+/** Why a request was not taken, in words. */
+const REFUSALS: Readonly<Record<number, string>> = {
+  400: 'That cannot be read: the address or the JSON of the body is broken.',
+  413: 'That is too much at once: a body may have 1 MB at most. Send the readings in smaller pieces.',
+  415: 'That encoding is not read here. Send plain JSON.',
+};
 
 function statusOf(error: unknown): number {
   const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;

@@ -1,6 +1,6 @@
 import express, { Router } from 'express';
 import { OutsideReadings } from '../../core/index.js';
-import { openStream, type EventStream } from './event-stream.js';
+import { Streams } from './event-stream.js';
 
 const MOST_BODY = '1mb';
 const MOST_LISTENERS = 20;
@@ -11,15 +11,9 @@ const MOST_LISTENERS = 20;
  */
 export function outsideReadings(): Router {
   const router = Router();
-  const listeners = new Set<EventStream>();
+  const listeners = new Streams(MOST_LISTENERS);
   router.get('/readings', (_req, res) => {
-    if (listeners.size >= MOST_LISTENERS) {
-      res.status(503).type('text/plain').send('Too many listeners. Close some tabs.');
-      return;
-    }
-    const stream = openStream(res);
-    listeners.add(stream);
-    stream.onEnd(() => listeners.delete(stream));
+    listeners.begin(res);
   });
   router.post(
     '/readings',
@@ -43,9 +37,7 @@ export function outsideReadings(): Router {
           .send(`${field === '' ? 'The body' : field}: ${issue?.message ?? 'cannot be read'}`);
         return;
       }
-      listeners.forEach((stream) => {
-        stream.send(parsed.data);
-      });
+      listeners.send(parsed.data);
       res.status(202).json({ accepted: parsed.data.readings.length, listeners: listeners.size });
     },
   );

@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { FAULTS, seededRandom, standInCook } from '../../core/index.js';
-import { openStream } from './event-stream.js';
+import { Streams } from './event-stream.js';
 
 const number = (least: number, most: number, usual: number) =>
   z.coerce.number().min(least).max(most).default(usual);
@@ -26,12 +26,15 @@ export const CannerQuery = z.object({
 
 const ScaleQuery = z.object({ grams: number(0, 50_000, 420), seed: number(0, 2 ** 31, 1) });
 const SCALE_EVERY_MS = 300;
+/** A household has a few cookers and tabs; more is a fault or an attack. */
+const MOST_STREAMS = 20;
 /** What is put on it swings for so many readings. */
 const SCALE_SETTLES_IN = 8;
 
 /** Instruments that are pretended by the same physics, for practice and for trying a connection. */
 export function standIns(): Router {
   const router = Router();
+  const streams = new Streams(MOST_STREAMS);
   router.get('/canner', (req, res, next) => {
     const query = asked(CannerQuery, req);
     if (!query.success) {
@@ -50,7 +53,10 @@ export function standIns(): Router {
       },
       seededRandom(seed),
     ).filter((r) => r.second >= from);
-    const stream = openStream(res);
+    const stream = streams.begin(res);
+    if (stream === undefined) {
+      return;
+    }
     if (speed === 0) {
       readings.forEach((r) => {
         stream.send(r);
@@ -76,7 +82,10 @@ export function standIns(): Router {
       return;
     }
     const random = seededRandom(query.data.seed);
-    const stream = openStream(res);
+    const stream = streams.begin(res);
+    if (stream === undefined) {
+      return;
+    }
     let n = 0;
     const timer = setInterval(() => {
       const swing =
