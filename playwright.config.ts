@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4399;
+/** `npm test` finds one that is free; alone it is this. */
+const PORT = Number(process.env['TEST_PORT'] ?? '4399');
 
 /** The built app, served by the real server, in Debian's Chromium. */
 export default defineConfig({

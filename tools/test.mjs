@@ -1,4 +1,5 @@
 import { readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { runBin } from './run.mjs';
@@ -66,10 +67,23 @@ async function codeLane(add) {
   add('pieces and services in Chromium', karmaCounts(karma), karma.output);
 }
 
+/** A port that nothing uses now, so that a copy of the app may run beside. */
+function freePort() {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
 async function browserStories(add) {
   await ensureBuilt();
   rmSync('test-results', { recursive: true, force: true });
-  const { code, output } = await runBin('@playwright/test/cli.js', ['test'], { quiet: true });
+  const env = { ...process.env, TEST_PORT: String(await freePort()) };
+  const { code, output } = await runBin('@playwright/test/cli.js', ['test'], { quiet: true, env });
   let stats;
   try {
     stats = JSON.parse(readFileSync('test-results/e2e.json', 'utf8')).stats;
