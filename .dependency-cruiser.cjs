@@ -25,7 +25,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-peer'],
-        pathNot: 'node_modules/(zod|fflate|minisearch|papaparse|parse-ingredient)/',
+        pathNot: 'node_modules/(zod|canonicalize|crc-32|fflate|minisearch|papaparse|parse-ingredient)/',
       },
     },
     {
@@ -59,10 +59,23 @@ module.exports = {
       to: { path: '^app/(pieces|shell)/' },
     },
     {
-      name: 'dexie-in-data',
+      name: 'dexie-in-the-journal',
       severity: 'error',
-      from: { path: '^app/', pathNot: '^app/data/' },
+      from: { path: '^app/', pathNot: '^app/data/journal/' },
       to: { path: 'node_modules/dexie/' },
+    },
+    {
+      // The database itself is the journal's: it alone writes. The archive's worker runs the journal's own functions.
+      name: 'only-the-journal-writes',
+      severity: 'error',
+      from: {
+        path: '^app/',
+        pathNot: '(^app/data/journal/|^app/testing/|\\.spec\\.ts$|^app/workers/archive\\.worker\\.ts$)',
+      },
+      to: {
+        path: '^app/data/journal/(database|house-db|writer|bring-in|take-out|settle)\\.ts$',
+        dependencyTypesNot: ['type-only'],
+      },
     },
     {
       name: 'server-serves',

@@ -1,3 +1,6 @@
+// lists
+export { groupBy, push } from './collections.js';
+
 // quantity
 export { convert, type ConvertOptions } from './quantity/convert.js';
 export { formatAmount } from './quantity/format-amount.js';
@@ -194,9 +197,10 @@ export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chambe
 export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
 export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
-export { FAULTS, standInCook, type Fault, type StandInCook, type StandInReading } from './cook/stand-in.js';
+export { FAULTS, StandInReading, standInCook, type Fault, type StandInCook } from './cook/stand-in.js';
 export { stepShown, type Shown } from './cook/instrument.js';
-export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
+export { allowedCookSteps, cookState, heldMs, holdLeftMinutes, takenSteps } from './cook/cook-state.js';
+export { CHANNEL_LIMITS, isPlausible } from './cook/channel-limits.js';
 export type { CookPhase, CookState } from './cook/cook-state.js';
 export { contentsOf, inCooker, placesNeeded } from './cook/in-cooker.js';
 export { learnedFrom, type Learned } from './cook/learned.js';
@@ -235,10 +239,11 @@ export { biologicalEfficiency } from './yield/biological-efficiency.js';
 export { blockDryMassG } from './yield/block-dry-mass.js';
 
 // records
-export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, batchCode, vesselCode } from './record/batch.js';
+export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, plainCode } from './record/batch.js';
 export {
   Appliance,
   ApplianceKind,
+  Device,
   Figure,
   Formula,
   Household,
@@ -255,23 +260,41 @@ export {
   type DissolvedFormula,
   type SolidFormula,
 } from './record/definitions.js';
-export { improveDefinitions } from './record/improve.js';
-export { effectiveEntries, type Fact, type FactOf } from './record/effective.js';
+export { batchCodes, cookNames } from './record/codes.js';
+export { decide, type Decided } from './record/corrections.js';
+export { effectiveEntries, withValues, type Fact, type FactOf } from './record/effective.js';
 export {
+  CautionId,
   Channel,
   Contaminant,
   CookStep,
   Entry,
+  Fate,
   HydrationStep,
   Place,
   Proof,
   WATER,
   isCorrection,
+  type CorrectionEntry,
   type EntryKind,
   type EntryOf,
 } from './record/entry.js';
-export { BatchId, CookId, EntryId, Key, Line, PhotoId, Remark, VesselId } from './record/ids.js';
+export { BatchId, CookId, DeviceId, EntryId, Key, Line, PhotoId, Remark, VesselId } from './record/ids.js';
 export { ancestors, descendants, lineage, type Lineage } from './record/lineage.js';
+export { editableFields, type EditableField } from './record/editable.js';
+export { olderRow } from './record/older-rows.js';
+export { byNotedThenId } from './record/order.js';
+export {
+  SHIPPED_TABLES,
+  asShipped,
+  digestOf,
+  refreshShipped,
+  type Refreshed,
+  type Shipped,
+  type ShippedOffer,
+  type ShippedTable,
+} from './record/shipped.js';
+export { sittingOf, type Deed, type Sitting } from './record/sitting.js';
 export { newId, seededRandom, type Random } from './record/new-id.js';
 export {
   TABLES,
@@ -293,10 +316,13 @@ export {
 // house, plan
 export { buildHouse, forecastVessel } from './house/build-house.js';
 export { checkEntry } from './house/check-entry.js';
+export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './house/consequences.js';
 export { fedBy } from './house/fed-by.js';
-export type { BatchView, CookView, House, VesselView } from './house/house.js';
+export { historyOf, type HistoryLine, type HistorySubject } from './house/history.js';
+export type { BatchView, CookView, House, Trouble, VesselView } from './house/house.js';
+export { defaultHousehold, shippedDefinitions } from './house/shipped-definitions.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './house/make.js';
-export { nextBatchNumber, nextCookNumber } from './house/next-number.js';
+export { nextNumber } from './house/next-number.js';
 export {
   SHAKE_AT,
   dueItems,
@@ -313,15 +339,34 @@ export {
 export {
   ARCHIVE_FORMAT,
   MOST_ARCHIVE_BYTES,
-  parseArchive,
+  UnreadRow,
+  isKnownTable,
   tableJsonSchemas,
-  writeArchive,
   type Manifest,
-} from './exchange/archive.js';
+} from './exchange/archive/format.js';
+export {
+  firstIssue,
+  openArchive,
+  parseArchive,
+  sourceOf,
+  type ArchiveRow,
+  type OpenArchive,
+} from './exchange/archive/read-archive.js';
+export { ArchiveWriter, partsOfPhotos, writeArchive } from './exchange/archive/write-archive.js';
+export type { ByteSource } from './exchange/archive/zip-directory.js';
 export { batchSheet, type BatchSheet } from './exchange/batch-sheet.js';
 export { MOST_CSV_BYTES, OutsideReadings, parseReadingsCsv, type LoggedCurve } from './exchange/readings.js';
 export { labelContent, type LabelContent } from './exchange/label.js';
-export { mergeArchives, type MergeDifference, type Merged } from './exchange/merge.js';
+export {
+  canonical,
+  isSameRow,
+  mergeArchives,
+  rowThatStands,
+  type MergeDifference,
+  type MergeRow,
+  type Merged,
+} from './exchange/merge.js';
+export { csvColumns, csvOf } from './exchange/table-csv.js';
 
 // demo
-export { defaultHousehold, hollinRow, shippedDefinitions } from './demo/hollin-row.js';
+export { hollinRow } from './demo/hollin-row.js';

@@ -212,7 +212,7 @@ test('a taken-back entry is as if it had never been, until it is put back', asyn
   await furnish(page);
   await prepareGrain(page, 'G1');
   await page.keyboard.press('u');
-  await expect(page.getByText('Taken back.')).toBeVisible();
+  await expect(page.getByText(/^Taken back: G1: /)).toBeVisible();
   await expect(button(page, /^In the jars/)).toBeVisible();
   await button(page, 'Put back').click();
   await expect(button(page, 'Load a cook')).toBeVisible();

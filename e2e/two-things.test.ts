@@ -46,7 +46,7 @@ test('a second cooker can be loaded while the first is on', async ({ page }) => 
   await expect(page.getByText('Multi-cooker, cook 2').first()).toBeVisible();
 });
 
-test('a deed taken back unloads step by step, the newest first', async ({ page }) => {
+test('lid on is one deed: taken back it unloads, put back it is on again', async ({ page }) => {
   await furnish(page);
   await blank(page, 'How many').fill('1');
   await prepareGrain(page, 'G1');
@@ -54,7 +54,7 @@ test('a deed taken back unloads step by step, the newest first', async ({ page }
   await button(page, 'All so, lid on').click();
   await expect(page.getByText('Wait for a full plume')).toBeVisible();
   await page.keyboard.press('u');
-  await expect(page.getByText('Put the lid on')).toBeVisible();
+  await expect(button(page, 'Load a cook')).toBeVisible();
   await button(page, 'Put back').click();
   await expect(page.getByText('Wait for a full plume')).toBeVisible();
 });

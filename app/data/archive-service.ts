@@ -1,94 +1,78 @@
 import { Injectable, inject } from '@angular/core';
-import {
-  MOST_ARCHIVE_BYTES,
-  TABLE_NAMES,
-  improveDefinitions,
-  shippedDefinitions,
-  type Records,
-  type TableName,
-} from '../../core/index';
+import { MOST_ARCHIVE_BYTES, newId } from '../../core/index';
 import { ArchiveWorker } from '../workers/archive-client';
-import { HOUSE_DB, type HouseDb } from './house-db';
+import type { Progress } from '../workers/archive-protocol';
+import type { BroughtIn } from './journal/bring-in';
+import { HouseStore } from './house-store';
+import { Journal } from './journal/journal';
+import { HouseReads } from './journal/reads';
+import { SteadyClock } from './steady-clock';
 import { WHICH_HOUSE } from './which-house';
 
-/** Everything out to one file, everything away, everything back. Packing happens in a worker. */
+/** What came in, and what it is called where a number was taken already. */
+export interface Arrival extends BroughtIn {
+  /** New codes of namesakes: "G28b". */
+  readonly renamed: readonly string[];
+  /** The file was one of several, and which. */
+  readonly part?: { readonly number: number; readonly of: number };
+}
+
+/** Everything out to files, and back. The work is done in a worker, which reads and writes the database itself. */
 @Injectable({ providedIn: 'root' })
 export class ArchiveService {
-  private readonly db = inject(HOUSE_DB);
   private readonly worker = inject(ArchiveWorker);
   private readonly which = inject(WHICH_HOUSE);
+  private readonly reads = inject(HouseReads);
+  private readonly clock = inject(SteadyClock);
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
 
-  async write(): Promise<Uint8Array> {
-    return this.worker.write(await readAllRecords(this.db), new Date().toISOString());
+  /** The whole house, in one file or in numbered parts. @throws Error with words, `Stopped` when it was ended */
+  write(onProgress: Progress): Promise<readonly Blob[]> {
+    const { madeUp } = this.which;
+    const database = this.reads.databaseName;
+    const now = this.clock.now();
+    const options = {
+      database,
+      madeUp,
+      writtenAt: new Date(now).toISOString(),
+      set: newId(now, Math.random),
+    };
+    return this.worker.write(options, onProgress);
+  }
+
+  /** Every table as CSV, in one zip. */
+  writeCsv(onProgress: Progress): Promise<Blob> {
+    const writtenAt = new Date(this.clock.now()).toISOString();
+    return this.worker.writeCsv({ database: this.reads.databaseName, writtenAt }, onProgress);
   }
 
   /**
-   * Reads a file of this kind of house without keeping anything.
-   * @throws Error with words for the person
+   * Adds an archive to what is here: facts by union, definitions by latest change.
+   * @throws Error with words for the person; a file that is not whole, or of the other house, changes nothing
    */
-  async open(file: File): Promise<Records> {
+  async bring(file: File, onProgress: Progress): Promise<Arrival> {
     if (file.size > MOST_ARCHIVE_BYTES) {
       throw new Error(
-        `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB.`,
+        `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(file.size / 1e6)} MB. Nothing was changed.`,
       );
     }
-    const records = await this.worker.parse(new Uint8Array(await file.arrayBuffer()));
-    const isMadeUp = records.household[0]?.madeUp ?? false;
-    if (isMadeUp !== this.which.madeUp) {
-      throw new Error(
-        isMadeUp
-          ? 'This archive is of the made-up household, which never mixes with your own.'
-          : 'This archive is of a real house, which never mixes with the made-up one.',
-      );
-    }
-    return improved(records);
+    const before = new Map(this.store.house()?.batches.map((b) => [b.batch.id, b.code]));
+    const { madeUp } = this.which;
+    const database = this.reads.databaseName;
+    const { part, ...brought } = await this.worker.bring({ database, madeUp, file }, onProgress);
+    const { batches } = await this.journal.current();
+    const renamed = batches
+      .filter((b) => NAMESAKE.test(b.code) && before.get(b.batch.id) !== b.code)
+      .map((b) => b.code);
+    return { ...brought, renamed, ...(part !== undefined && { part }) };
   }
 
-  /** Adds an archive to what is here: facts by union, definitions by latest change. In one transaction. */
-  async merge(records: Records): Promise<{ readonly added: number; readonly differences: number }> {
-    const mine = await readAllRecords(this.db);
-    const merged = await this.worker.merge(mine, records);
-    const before = countRows(mine);
-    await replaceAll(this.db, merged.records);
-    return { added: countRows(merged.records) - before, differences: merged.differences };
-  }
-
-  async wipe(): Promise<void> {
-    await this.db.transaction('rw', [...TABLE_NAMES], () =>
-      Promise.all(TABLE_NAMES.map((name) => this.db.rows(name).clear())),
-    );
-  }
-
-  async fill(records: Records): Promise<void> {
-    await replaceAll(this.db, records);
+  /** Ends what is being written or brought in. What came in whole stays. */
+  stop(): void {
+    this.worker.stop();
   }
 }
 
-export async function readAllRecords(db: HouseDb): Promise<Records> {
-  return db.transaction('r', [...TABLE_NAMES], async () => {
-    const rows = await Promise.all(TABLE_NAMES.map((name) => db.rows(name).toArray()));
-    return Object.fromEntries(TABLE_NAMES.map((name, i) => [name, rows[i]])) as unknown as Records;
-  });
-}
-
-/** An archive of an older version lacks what ships now. */
-function improved(records: Records): Records {
-  return { ...records, ...improveDefinitions(records, shippedDefinitions(new Date().toISOString())) };
-}
-
-async function replaceAll(db: HouseDb, records: Records): Promise<void> {
-  await db.transaction('rw', [...TABLE_NAMES], async () => {
-    for (const name of TABLE_NAMES) {
-      await putRows(db, name, records);
-    }
-  });
-}
-
-async function putRows(db: HouseDb, name: TableName, records: Records): Promise<void> {
-  await db.rows(name).clear();
-  await db.rows(name).bulkPut([...records[name]] as never);
-}
-
-function countRows(records: Records): number {
-  return TABLE_NAMES.reduce((sum, name) => sum + records[name].length, 0);
-}
+/** A code with a letter after its number. */
+const NAMESAKE = /\d[a-z]+$/;

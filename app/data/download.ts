@@ -1,6 +1,11 @@
-/** Hands a file to the person through the browser's own download. */
+/** Hands bytes to the person through the browser's own download. */
 export function download(bytes: Uint8Array, name: string, mime: string): void {
-  const address = URL.createObjectURL(new Blob([bytes.slice()], { type: mime }));
+  downloadBlob(new Blob([bytes.slice()], { type: mime }), name);
+}
+
+/** The same for what is not held in memory as one piece. */
+export function downloadBlob(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

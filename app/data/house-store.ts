@@ -1,88 +1,113 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { liveQuery } from 'dexie';
-import { catchError, from, map, of, shareReplay, type Observable } from 'rxjs';
 import {
-  TABLE_NAMES,
+  catchError,
+  concat,
+  defer,
+  ignoreElements,
+  map,
+  merge,
+  of,
+  shareReplay,
+  type Observable,
+} from 'rxjs';
+import {
   buildHouse,
+  firstIssue,
+  olderRow,
   readRow,
+  type DeviceId,
   type Entry,
   type House,
   type Records,
-  type TableName,
+  type UnreadRow,
 } from '../../core/index';
-import { messageOf } from './message-of';
-import { HOUSE_DB } from './house-db';
+import { HouseReads, LIVE_TABLES, type LiveTable, type Snapshot } from './journal/reads';
+import { whyShut } from './why-shut';
 
-/** Where the store stands. A row that no schema reads is left out and counted, never shown half. */
+/** The house of one moment. */
+export interface ReadyHouse {
+  readonly kind: 'ready';
+  readonly house: House;
+  /** Counts the writes that it has seen. */
+  readonly revision: number;
+  readonly device?: DeviceId;
+  /** Rows that no schema reads: left out, never shown half, kept as they are. */
+  readonly unread: readonly UnreadRow[];
+  readonly bringingIn?: string;
+}
+
+/** Where the store stands. */
 export type HouseStatus =
-  | { readonly kind: 'loading' }
-  | { readonly kind: 'ready'; readonly house: House; readonly unreadable: number }
-  | { readonly kind: 'failed'; readonly reason: string };
-
-type LiveTable = Exclude<TableName, 'photos'>;
-const LIVE_TABLES = TABLE_NAMES.filter((name): name is LiveTable => name !== 'photos');
+  { readonly kind: 'loading' } | ReadyHouse | { readonly kind: 'failed'; readonly words: string };
 
 /** The house as it stands now, in step with every tab that has it open. */
 @Injectable({ providedIn: 'root' })
 export class HouseStore {
-  private readonly db = inject(HOUSE_DB);
-  /** Entries never change, so each is parsed once. */
+  private readonly reads = inject(HouseReads);
+  /** Entries hardly ever change, so each is parsed once in an epoch. */
   private readonly parsedEntries = new Map<string, Entry>();
+  private parsedEpoch = 0;
 
-  readonly status$: Observable<HouseStatus> = from(liveQuery(() => this.readAll())).pipe(
-    map((raw) => this.build(raw)),
-    catchError((error: unknown) => of<HouseStatus>({ kind: 'failed', reason: messageOf(error) })),
+  readonly status$: Observable<HouseStatus> = merge(
+    concat(
+      defer(() => this.reads.open()).pipe(ignoreElements()),
+      this.reads.snapshots$.pipe(map((snapshot) => this.readHouse(snapshot))),
+    ),
+    this.reads.blocked$.pipe(map(() => failed('blocked'))),
+    this.reads.displaced$.pipe(map(() => failed('displaced'))),
+  ).pipe(
+    catchError((error: unknown) => of<HouseStatus>({ kind: 'failed', words: whyShut(error) })),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 
   readonly status = toSignal(this.status$, { initialValue: { kind: 'loading' } satisfies HouseStatus });
-  readonly house = computed(() => {
+  readonly ready = computed(() => {
     const status = this.status();
-    return status.kind === 'ready' ? status.house : undefined;
+    return status.kind === 'ready' ? status : undefined;
   });
+  readonly house = computed(() => this.ready()?.house);
   readonly household = computed(() => this.house()?.household);
 
-  /** Whether the first facts were ever given; asked of the database itself, not of what was last seen of it. */
-  async isFurnished(): Promise<boolean> {
-    return (await this.db.rows('household').count()) > 0;
+  isFurnished(): Promise<boolean> {
+    return this.reads.isFurnished();
   }
 
-  private readAll(): Promise<Record<LiveTable, unknown[]>> {
-    return this.db.transaction('r', LIVE_TABLES, async () => {
-      const rows = await Promise.all(LIVE_TABLES.map((name) => this.db.rows(name).toArray()));
-      return Object.fromEntries(LIVE_TABLES.map((name, i) => [name, rows[i] ?? []])) as Record<
-        LiveTable,
-        unknown[]
-      >;
-    });
-  }
-
-  private build(raw: Record<LiveTable, unknown[]>): HouseStatus {
-    let unreadable = 0;
+  /** Derives the house from a snapshot; the journal does so too, inside its transactions. */
+  readHouse(snapshot: Snapshot): ReadyHouse {
+    if (snapshot.epoch !== this.parsedEpoch) {
+      this.parsedEntries.clear();
+      this.parsedEpoch = snapshot.epoch;
+    }
+    const unread: UnreadRow[] = [];
     const read = <K extends LiveTable>(name: K): Records[K][number][] =>
-      raw[name].flatMap((row) => {
-        const result = this.parse(name, row);
-        unreadable += result.length === 0 ? 1 : 0;
-        return result;
-      });
+      snapshot.raw[name].flatMap((row) => this.parse(name, row, unread));
     const records = Object.fromEntries(LIVE_TABLES.map((name) => [name, read(name)])) as unknown as Omit<
       Records,
       'photos'
     >;
-    return { kind: 'ready', house: buildHouse(records), unreadable };
+    const { revision, device, bringingIn } = snapshot;
+    return { kind: 'ready', house: buildHouse(records), revision, device, unread, bringingIn };
   }
 
-  private parse<K extends LiveTable>(name: K, row: unknown): Records[K][number][] {
+  private parse<K extends LiveTable>(name: K, row: unknown, unread: UnreadRow[]): Records[K][number][] {
     const id = name === 'entries' ? (row as Entry).id : undefined;
     const known = id === undefined ? undefined : this.parsedEntries.get(id);
     if (known !== undefined) {
       return [known as Records[K][number]];
     }
-    const result = readRow(name, row);
-    if (result.ok && id !== undefined) {
+    const result = readRow(name, olderRow(name, row));
+    if (!result.ok) {
+      unread.push({ table: name, row: row as UnreadRow['row'], reason: firstIssue(result.issues) });
+      return [];
+    }
+    if (id !== undefined) {
       this.parsedEntries.set(id, result.value as Entry);
     }
-    return result.ok ? [result.value] : [];
+    return [result.value];
   }
+}
+
+function failed(cause: 'blocked' | 'displaced'): HouseStatus {
+  return { kind: 'failed', words: whyShut(cause) };
 }

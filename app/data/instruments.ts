@@ -1,6 +1,7 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import {
   OutsideReadings,
+  groupBy,
   measuredAir,
   stepShown,
   type Channel,
@@ -8,10 +9,12 @@ import {
   type CookView,
   type Fault,
   type Shown,
-  type StandInReading,
+  StandInReading,
+  isPlausible,
 } from '../../core/index';
 import { HouseStore } from './house-store';
-import { Scribe } from './scribe';
+import { Journal, type Said } from './journal/journal';
+import { SteadyClock } from './steady-clock';
 import { Time } from './time';
 
 /** What one listens to for a cook. */
@@ -29,6 +32,12 @@ interface Line {
   readonly value: number;
 }
 
+/** A reading that waits for its entry. */
+interface Unkept extends Line {
+  readonly cookId: CookId;
+  readonly source: string;
+}
+
 const RETRY_MS = 3000;
 /** Older than this, an instrument counts as silent. */
 const SILENT_AFTER_MS = 60_000;
@@ -37,9 +46,8 @@ const KEEP_EVERY_MS = 60_000;
 /** As much of the past as a step needs to be sure. */
 const RECENT_MS = 5 * 60_000;
 const MOST_WAITING = 20_000;
-/** The most that a kept reading may be. */
-const MOST_VALUE = 400;
 const MOST_TO_AN_ENTRY = 1000;
+const MOST_AT_ONCE = 10_000;
 const STORED = 'nailwort-instrument';
 
 /**
@@ -49,8 +57,9 @@ const STORED = 'nailwort-instrument';
 @Injectable({ providedIn: 'root' })
 export class Instruments {
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
+  private readonly clock = inject(SteadyClock);
 
   readonly connection = signal<Connection | undefined>(undefined);
   readonly latest = signal<ReadonlyMap<Channel, Line>>(new Map());
@@ -59,6 +68,8 @@ export class Instruments {
     const heard = this.heardMs();
     return heard !== undefined && this.time.now() - heard > SILENT_AFTER_MS ? heard : undefined;
   });
+  /** Readings that no instrument in order could have shown; they are passed over. */
+  readonly faulty = signal(0);
   /** Air in the steam, where gauge and thermometer speak together. */
   readonly air = computed(() => {
     const gauge = this.latest().get('gaugeKPa');
@@ -73,8 +84,10 @@ export class Instruments {
   private retry: ReturnType<typeof setTimeout> | undefined;
   private waiting: Line[] = [];
   private recent: Shown[] = [];
-  private unkept: Line[] = [];
+  /** Read and not yet in the record; each knows its cook, whoever is connected by then. */
+  private unkept: Unkept[] = [];
   private keptMs = 0;
+  private keeping = false;
   /** A step was written and the house has not answered yet. */
   private steppedFrom: string | undefined;
 
@@ -91,14 +104,19 @@ export class Instruments {
   }
 
   connect(connection: Connection): void {
+    // What the instrument before has read belongs to its own cook.
+    void this.keep(true);
     this.hangUp();
+    this.latest.set(new Map());
+    this.heardMs.set(undefined);
+    this.faulty.set(0);
     this.connection.set(connection);
     sessionStorage.setItem(STORED, JSON.stringify(connection));
     this.open(connection);
   }
 
   disconnect(): void {
-    this.keep(true);
+    void this.keep(true);
     this.hangUp();
     sessionStorage.removeItem(STORED);
     this.connection.set(undefined);
@@ -160,16 +178,18 @@ export class Instruments {
       if (parsed.success) {
         this.take(
           parsed.data.readings.flatMap((r) =>
-            // A scale speaks to whoever weighs, not to the cook; what no thermometer reads is a slip.
-            r.channel === 'scaleG' || r.value > MOST_VALUE
-              ? []
-              : [{ atMs: Date.parse(r.at), channel: r.channel, value: r.value }],
+            // A scale speaks to whoever weighs, not to the cook.
+            r.channel === 'scaleG' ? [] : [{ atMs: Date.parse(r.at), channel: r.channel, value: r.value }],
           ),
         );
       }
       return;
     }
-    const { second, gaugeKPa, chamberC, coreC } = data as StandInReading;
+    const parsed = StandInReading.safeParse(data);
+    if (!parsed.success) {
+      return;
+    }
+    const { second, gaugeKPa, chamberC, coreC } = parsed.data;
     const atMs = (view.state.lidOnMs ?? 0) + second * 1000;
     this.take([
       { atMs, channel: 'gaugeKPa', value: gaugeKPa },
@@ -179,9 +199,13 @@ export class Instruments {
   }
 
   private take(lines: readonly Line[]): void {
-    this.waiting.push(...lines);
+    const sound = lines.filter((l) => isPlausible(l.channel, l.value));
+    if (sound.length < lines.length) {
+      this.faulty.update((n) => n + lines.length - sound.length);
+    }
+    this.waiting.push(...sound);
     this.waiting.splice(0, Math.max(0, this.waiting.length - MOST_WAITING));
-    this.release(Date.now());
+    this.release(this.clock.now());
   }
 
   /** Shows and keeps what is due by now, in time. */
@@ -193,10 +217,10 @@ export class Instruments {
       due.forEach((line) => latest.set(line.channel, line));
       this.latest.set(latest);
       this.heardMs.set(due[due.length - 1]!.atMs);
-      this.unkept.push(...due);
+      this.unkept.push(...this.asUnkept(due));
       this.remember(due);
     }
-    this.keep(false);
+    void this.keep(false);
     this.step();
   }
 
@@ -233,7 +257,7 @@ export class Instruments {
       const shown = stepShown(view.cook, view.state, after.slice(Math.max(0, n - 40), n));
       if (shown !== undefined) {
         this.steppedFrom = stands;
-        void this.scribe.say({
+        void this.journal.say({
           kind: 'cookStep',
           cookId: view.cook.id,
           step: shown.step,
@@ -246,33 +270,37 @@ export class Instruments {
     this.recent = this.recent.filter((s) => s.atMs > last.atMs - RECENT_MS);
   }
 
-  private keep(all: boolean): void {
+  private asUnkept(lines: readonly Line[]): Unkept[] {
     const connection = this.connection();
+    const source = connection?.kind === 'logger' ? 'logger' : 'pretended canner';
+    return connection === undefined
+      ? []
+      : lines.map((line) => ({ ...line, cookId: connection.cookId, source }));
+  }
+
+  /**
+   * Writes what was read, a minute at a time. Nothing is let go of before it is saved: what could not be saved is tried
+   * again with what comes next.
+   */
+  private async keep(all: boolean): Promise<void> {
     const [first, last] = [this.unkept[0], this.unkept[this.unkept.length - 1]];
-    if (first === undefined || last === undefined || connection === undefined) {
+    if (first === undefined || last === undefined || this.keeping) {
       return;
     }
     if (!all && last.atMs - Math.max(first.atMs, this.keptMs) < KEEP_EVERY_MS) {
       return;
     }
-    const lines = this.unkept;
-    this.unkept = [];
-    this.keptMs = last.atMs;
-    const source = connection.kind === 'logger' ? 'logger' : 'pretended canner';
-    for (const channel of new Set(lines.map((l) => l.channel))) {
-      const own = lines.filter((l) => l.channel === channel);
-      const startMs = own[0]!.atMs;
-      for (let from = 0; from < own.length; from += MOST_TO_AN_ENTRY) {
-        const part = own.slice(from, from + MOST_TO_AN_ENTRY);
-        void this.scribe.say({
-          kind: 'logged',
-          cookId: connection.cookId,
-          channel,
-          source,
-          at: new Date(startMs).toISOString(),
-          readings: part.map((l) => [Math.round((l.atMs - startMs) / 1000), l.value]),
-        });
-      }
+    this.keeping = true;
+    const lines = this.unkept.slice(0, MOST_AT_ONCE);
+    const saved = await this.journal.sayAll(asEntries(lines), { quiet: true });
+    this.keeping = false;
+    if (saved) {
+      this.unkept.splice(0, lines.length);
+      this.keptMs = last.atMs;
+    } else {
+      this.unkept.splice(0, Math.max(0, this.unkept.length - MOST_WAITING));
+      // Refused, so that it would be refused again at once: the next minute tries anew.
+      this.keptMs = last.atMs;
     }
   }
 
@@ -284,6 +312,25 @@ export class Instruments {
     this.recent = [];
     this.steppedFrom = undefined;
   }
+}
+
+/** One entry for each cook and channel, of at most so many readings. */
+function asEntries(lines: readonly Unkept[]): Said[] {
+  const groups = groupBy(lines, (l) => `${l.cookId} ${l.channel}`);
+  return [...groups.values()].flatMap((own) =>
+    Array.from({ length: Math.ceil(own.length / MOST_TO_AN_ENTRY) }, (_, i): Said => {
+      const part = own.slice(i * MOST_TO_AN_ENTRY, (i + 1) * MOST_TO_AN_ENTRY);
+      const { atMs: startMs, cookId, channel, source } = part[0]!;
+      return {
+        kind: 'logged',
+        cookId,
+        channel,
+        source,
+        at: new Date(startMs).toISOString(),
+        readings: part.map((l) => [Math.round((l.atMs - startMs) / 1000), l.value]),
+      };
+    }),
+  );
 }
 
 function addressOf(view: CookView, { fault, pace }: Connection): string {

@@ -1,19 +1,16 @@
 import { isOn, type BatchView, type House, type PlaceName, type VesselView } from '../../core/index';
 
+import type { Opened } from './opened';
+
 export interface Where {
   readonly path: PlaceName;
   readonly query: Readonly<Record<string, string>>;
 }
 
-/** The place at which a vessel or batch stands now, by its code; undefined when there is none. */
-export function placeOf(code: string, house: House): Where | undefined {
-  const wanted = code.trim().toUpperCase();
-  const batch = house.batches.find((b) => b.code === wanted.split('-')[0]);
-  const vessel = batch?.vessels.find((v) => v.code === wanted);
-  if (batch === undefined || (wanted.includes('-') && vessel === undefined)) {
-    return undefined;
-  }
-  return { path: placeOfVessel(vessel ?? batch.vessels[0], batch, house), query: { open: wanted } };
+/** The place at which a vessel or batch stands now. */
+export function placeOf({ batch, vessel }: Opened, house: House): Where {
+  const open = vessel?.vessel.id ?? batch.batch.id;
+  return { path: placeOfVessel(vessel ?? batch.vessels[0], batch, house), query: { open } };
 }
 
 function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: House): PlaceName {

@@ -1,4 +1,5 @@
 import { DestroyRef, Injectable, inject, signal } from '@angular/core';
+import { SteadyClock } from './steady-clock';
 
 const TICK_MS = 1000;
 
@@ -8,7 +9,8 @@ const TICK_MS = 1000;
  */
 @Injectable({ providedIn: 'root' })
 export class Time {
-  private readonly current = signal(Date.now());
+  private readonly clock = inject(SteadyClock);
+  private readonly current = signal(this.clock.now());
   readonly now = this.current.asReadonly();
 
   constructor() {
@@ -25,6 +27,6 @@ export class Time {
 
   /** Right now, without waiting for the next second: a clock that was just started must not show more than its time. */
   touch(): void {
-    this.current.set(Date.now());
+    this.current.set(this.clock.now());
   }
 }

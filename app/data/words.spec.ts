@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { durationWords, Entry, resolveFormula, scaleFormula, type House } from '../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../testing/house';
-import { Scribe, type Said } from './scribe';
+import { Journal, type Said } from './journal/journal';
 import { amountWords, entryWords, moneyWords } from './words';
 
 describe('words of amounts', () => {
@@ -31,7 +31,7 @@ describe('words of what was noted while a medium was made', () => {
       vessel: vesselTypes.find((v) => v.id === 'block-bag')!,
       count: 1,
     });
-    await TestBed.inject(Scribe).makeBatch(formula, scaled);
+    await TestBed.inject(Journal).makeBatch(formula, scaled);
     house = await until(setup.store, (h) => h.batches.length === 1);
   });
   afterEach(() => setup.close());
@@ -60,9 +60,9 @@ describe('words of what was noted while a medium was made', () => {
     ['B1: In the bags', (batchId) => ({ kind: 'stepDone', batchId, step: 'fill' })],
   ];
   for (const [words, make] of said) {
-    it(`reads “${words}”, and the scribe keeps it`, async () => {
-      const scribe = TestBed.inject(Scribe);
-      expect(await scribe.say(make(house.batches[0]!.batch.id as never))).toBeTrue();
+    it(`reads “${words}”, and the journal keeps it`, async () => {
+      const journal = TestBed.inject(Journal);
+      expect(await journal.say(make(house.batches[0]!.batch.id as never))).toBeTrue();
       const after = await until(setup.store, (h) => h.records.entries.length === 2);
       const entry = after.records.entries.find((e) => e.kind !== 'batchMade')!;
       expect(Entry.safeParse(entry).success).toBeTrue();
@@ -71,9 +71,9 @@ describe('words of what was noted while a medium was made', () => {
   }
 
   it('refuses what is said of a batch that has no plan', async () => {
-    const scribe = TestBed.inject(Scribe);
+    const journal = TestBed.inject(Journal);
     const unknown = house.records.vessels[0]!.id as never;
-    expect(await scribe.say({ kind: 'squeezed', batchId: unknown, result: 'wet' })).toBeFalse();
+    expect(await journal.say({ kind: 'squeezed', batchId: unknown, result: 'wet' })).toBeFalse();
     expect(setup.house().records.entries.length).toBe(1);
   });
 });

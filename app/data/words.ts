@@ -1,17 +1,23 @@
 import { format, isSameDay } from 'date-fns';
 import {
-  batchCode,
+  batchCodes,
   formatNumber,
   stepsOf,
   UNITS,
   type BatchId,
+  type CautionId,
+  type Channel,
   type Contaminant,
   type CookStep,
+  type CorrectionEntry,
   type Entry,
   type EntryOf,
+  type Fate,
   type House,
   type Household,
+  type Proof,
   type VesselId,
+  type VesselPhase,
 } from '../../core/index';
 
 /** Wording of what the records hold. Kitchen English, one place for each word. */
@@ -38,6 +44,52 @@ export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
   open: 'Open',
   boiledDry: 'It boiled dry',
   stop: 'Stop this cook',
+};
+
+/** Where a vessel stands. */
+export const PHASE_WORDS: Readonly<Record<VesselPhase, string>> = {
+  planned: 'not cooked yet',
+  cooking: 'in the cooker',
+  sterile: 'cooked, waits',
+  running: 'running',
+  opened: 'opened',
+  gone: 'gone',
+};
+
+/** What became of a vessel. */
+export const FATE_WORDS: Readonly<Record<Fate, string>> = {
+  contaminated: 'contaminated',
+  cracked: 'cracked',
+  split: 'split',
+  spilt: 'spilt',
+  dropped: 'dropped',
+  moldyBeforeUse: 'moldy before use',
+  driedOut: 'dried out',
+  givenAway: 'given away',
+  eatenByMice: 'eaten by mice',
+  spent: 'spent',
+  other: 'taken out',
+};
+
+export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
+  lidChecklist: 'Checklist before the lid',
+  cleanWorkSpawn: 'Clean work with spawn',
+  cleanWorkCulture: 'Clean work: alcohol, flame, needles',
+  airSettled: 'Box stocked, air settling',
+  other: 'Caution',
+};
+
+const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
+  gaugeKPa: 'gauge',
+  chamberC: 'chamber',
+  coreC: 'middle of a vessel',
+  agarC: 'agar',
+};
+
+const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
+  strip: 'steam strip read',
+  maximum: 'maximum thermometer read',
+  indicator: 'biological indicator read',
 };
 
 /** "13:48" today, "Thu 09:00" this week, "3 Nov" else. */
@@ -72,7 +124,7 @@ export function vesselWords(ids: readonly VesselId[], house: House): string {
   if (views.length === 1) {
     return first.code;
   }
-  const codes = [...new Set(views.map((v) => batchCode(v.batch)))];
+  const codes = [...new Set(views.map((v) => v.batchCode))];
   return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
 }
 
@@ -101,12 +153,10 @@ function stepWords(entry: EntryOf<'stepDone'>, house: House): string {
 export function entryWords(entry: Entry, house: House): string {
   const code = 'batchId' in entry ? (house.batchById.get(entry.batchId)?.code ?? 'a batch') : '';
   const vessels = 'vesselIds' in entry ? vesselWords(entry.vesselIds, house) : '';
-  const cook = 'cookId' in entry ? `cook ${house.cookById.get(entry.cookId)?.cook.number ?? ''}`.trim() : '';
+  const cook = 'cookId' in entry ? `cook ${house.cookById.get(entry.cookId)?.name ?? ''}`.trim() : '';
   switch (entry.kind) {
-    case 'batchMade': {
-      const batch = house.records.batches.find((b) => b.id === entry.batchId);
-      return `${batch ? batchCode(batch) : 'A batch'} made`;
-    }
+    case 'batchMade':
+      return `${batchCodes(house.records.batches).get(entry.batchId) ?? 'A batch'} made`;
     case 'stepDone':
       return `${code}: ${stepWords(entry, house)}`;
     case 'tissueTested':
@@ -130,7 +180,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'coreRead':
       return `${cook} read ${formatNumber(entry.celsius)} °C`;
     case 'cautionRead':
-      return 'Caution read';
+      return `${CAUTION_WORDS[entry.caution]}, read`;
     case 'inoculated':
       return `${vessels} inoculated, ${formatNumber(entry.doseEach, entry.doseEach < 10 && !Number.isInteger(entry.doseEach) ? 1 : 0)} ${entry.doseUnit} each`;
     case 'inspected': {
@@ -152,8 +202,49 @@ export function entryWords(entry: Entry, house: House): string {
     case 'harvested':
       return `${vessels} harvested, ${formatNumber(entry.massG)} g`;
     case 'discarded':
-      return `${vessels} taken out`;
+      return `${vessels}: ${FATE_WORDS[entry.reason]}`;
+    case 'putAway':
+      return `${code} put away`;
+    case 'batchNoted':
+      return `${code}: “${excerpt(entry.note)}”`;
+    case 'cookNoted':
+      return `${cook}: “${excerpt(entry.note)}”`;
+    case 'cultureNoted':
+      return `${house.records.isolates.find((i) => i.id === entry.isolateId)?.name ?? 'A culture'}: “${excerpt(entry.note)}”`;
+    case 'dayNoted':
+      return `“${excerpt(entry.note)}”`;
+    case 'logged':
+      return `${cook}: ${entry.readings.length} readings, ${CHANNEL_WORDS[entry.channel]}`;
+    case 'poured':
+      return `${cook} poured`;
+    case 'waterLeft':
+      return `${cook}: ${formatNumber(entry.leftMl)} ml of water left`;
+    case 'proofRead':
+      return `${cook}: ${PROOF_WORDS[entry.proof.kind]}`;
     default:
-      return 'A correction';
+      return correctionWords(entry, house);
+  }
+}
+
+const EXCERPT = 60;
+
+/** The beginning of a long remark. */
+function excerpt(text: string): string {
+  return text.length > EXCERPT ? `${text.slice(0, EXCERPT)}…` : text;
+}
+
+/** A correction, and the entry that it speaks of. */
+function correctionWords(entry: CorrectionEntry, house: House): string {
+  const named = house.records.entries.find((e) => e.id === entry.entryId);
+  const of = named === undefined ? 'an entry' : entryWords(named, house);
+  switch (entry.kind) {
+    case 'takenBack':
+      return `Struck: ${of}`;
+    case 'putBack':
+      return `Put back: ${of}`;
+    case 'retimed':
+      return `Another time: ${of}`;
+    case 'revalued':
+      return `Another value: ${of}`;
   }
 }

@@ -125,7 +125,7 @@ describe('the label dialog', () => {
       'G26-6',
       'G26-7',
     ]);
-    expect(labels[0]!.link).toMatch(/\/demo\/v\/G26-1$/);
+    expect(labels[0]!.link).toMatch(/\/demo\/v\/[0-9a-f-]{36}$/);
     expect([sheet.id, byHand]).toEqual(['a4-24', false]);
   });
 

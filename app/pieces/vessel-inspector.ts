@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import {
   Contaminant,
@@ -26,10 +27,11 @@ import {
 import { messageOf } from '../data/message-of';
 import { photoFrom } from '../data/photo';
 import { PhotoStore } from '../data/photo-store';
-import { Scribe } from '../data/scribe';
+import { Journal } from '../data/journal/journal';
 import { Time } from '../data/time';
-import { CONTAMINANT_WORDS, rangeWords } from '../data/words';
+import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, rangeWords } from '../data/words';
 import { Keys } from '../shell/keys';
+import { FateList } from './fate-list';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
 
@@ -39,7 +41,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 /** One vessel, large: seven levels to press, or trouble to name. */
 @Component({
   selector: 'nw-vessel-inspector',
-  imports: [MatIcon, Plaque, VesselGlyph],
+  imports: [FateList, MatIcon, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessel-inspector.html',
   styleUrl: './vessel-inspector.scss',
@@ -52,7 +54,7 @@ export class VesselInspector {
   readonly looked = output();
   readonly closed = output();
 
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly photos = inject(PhotoStore);
 
@@ -89,7 +91,13 @@ export class VesselInspector {
     return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
   });
   protected readonly dayWords = computed(() => {
-    const parts = [this.place(), `day ${this.day() ?? '?'}`, this.fullWords()].filter(Boolean);
+    const day = this.day();
+    const { state } = this.vessel();
+    const parts = [
+      this.place(),
+      day === undefined || !this.isRunning() ? PHASE_WORDS[state.phase] : `day ${day}`,
+      this.isRunning() ? this.fullWords() : '',
+    ].filter(Boolean);
     return `${parts.join(', ')}.`;
   });
   protected readonly suspect = computed(() => {
@@ -108,9 +116,19 @@ export class VesselInspector {
       ...(state.shakenAt === undefined ? [] : [line(state.shakenAt, 'shaken')]),
       ...(state.suspectAt === undefined ? [] : [line(state.suspectAt, this.suspect()?.word ?? 'suspect')]),
       ...state.notes.map((n) => line(n.at, `“${n.text}”`)),
+      ...(state.goneAt === undefined ? [] : [line(state.goneAt, this.goneWords())]),
     ].sort((a, b) => (a.at < b.at ? -1 : 1));
   });
-  protected readonly isJar = computed(() => this.vessel().batch.stage === 'grain');
+  protected readonly isRunning = computed(() => this.vessel().state.phase === 'running');
+  protected readonly isGone = computed(() => this.vessel().state.phase === 'gone');
+  protected readonly isJar = computed(() => this.vessel().batch.stage === 'grain' && this.isRunning());
+  /** Whether it is asked what became of it. */
+  protected readonly ending = signal(false);
+
+  private goneWords(): string {
+    const { goneBecause } = this.vessel().state;
+    return goneBecause === undefined || goneBecause === 'putAway' ? 'put away' : FATE_WORDS[goneBecause];
+  }
 
   constructor() {
     const id = computed(() => this.vessel().vessel.id);
@@ -120,6 +138,7 @@ export class VesselInspector {
       let gone = false;
       untracked(() => {
         this.suspecting.set(false);
+        this.ending.set(false);
         this.noteText.set('');
         this.photo.set(undefined);
         this.problem.set('');
@@ -138,10 +157,11 @@ export class VesselInspector {
         });
       });
     });
+    // Only what runs has a level to note.
     const digits = Array.from({ length: 10 }, (_, i) => ({
       key: String(i),
       words: i === 0 ? 'Opened vessel: 100 %' : `Opened vessel: ${i}0 %`,
-      act: () => void this.look(i === 0 ? 1 : i / 10),
+      act: () => this.isRunning() && void this.look(i === 0 ? 1 : i / 10),
     }));
     const remove = inject(Keys).add([
       ...digits,
@@ -181,24 +201,17 @@ export class VesselInspector {
   }
 
   protected shake(): void {
-    void this.scribe.say({ kind: 'shaken', vesselIds: [this.vessel().vessel.id] });
+    void this.journal.say({ kind: 'shaken', vesselIds: [this.vessel().vessel.id] });
   }
 
   protected move(place: Place): void {
-    void this.scribe.say({ kind: 'moved', vesselIds: [this.vessel().vessel.id], place });
-  }
-
-  protected async takeOut(): Promise<void> {
-    const reason = this.vessel().state.suspect === undefined ? 'other' : 'contaminated';
-    if (await this.scribe.say({ kind: 'discarded', vesselIds: [this.vessel().vessel.id], reason })) {
-      this.closed.emit();
-    }
+    void this.journal.say({ kind: 'moved', vesselIds: [this.vessel().vessel.id], place });
   }
 
   private async save(seen: { fraction?: number; suspect?: Contaminant }): Promise<void> {
     const photo = this.photo();
     const note = this.noteText().trim() || undefined;
-    const saved = await this.scribe.say(
+    const saved = await this.journal.say(
       { kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, note, photoId: photo?.id },
       photo,
     );

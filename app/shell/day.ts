@@ -22,7 +22,7 @@ import { PLACES } from '../data/places';
               <a
                 mat-dialog-close
                 [routerLink]="'/' + item.place"
-                [queryParams]="item.batchCode ? { open: item.batchCode } : {}"
+                [queryParams]="item.batchId ? { open: item.batchId } : {}"
               >
                 <span class="when" [class.rye]="item.isLate"
                   >{{ item.isLate ? 'since ' : '' }}{{ item.when }}</span

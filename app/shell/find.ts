@@ -4,6 +4,7 @@ import { Router } from '@angular/router';
 import MiniSearch from 'minisearch';
 import type { House } from '../../core/index';
 import { HouseStore } from '../data/house-store';
+import { openedIn } from '../data/opened';
 import { placeOf } from '../data/place-of';
 import { PLACES } from '../data/places';
 
@@ -99,7 +100,8 @@ export class Find {
       return hit.formulaId === undefined ? 'material' : 'formula';
     }
     const house = this.store.house();
-    const where = house && placeOf(hit.code, house);
+    const opened = openedIn(house, hit.id);
+    const where = house && opened && placeOf(opened, house);
     return PLACES.find((p) => p.path === where?.path)?.name ?? '';
   }
 
@@ -113,7 +115,7 @@ export class Find {
     } else if (hit.materialId !== undefined) {
       void this.router.navigate(['/desk/materials'], { queryParams: { open: hit.materialId } });
     } else {
-      void this.router.navigate(['/v', hit.code]);
+      void this.router.navigate(['/v', hit.id]);
     }
   }
 }

@@ -54,12 +54,19 @@ describe('the frame', () => {
     let retried = 0;
     TestBed.inject(Notices).show({
       text: 'Not saved: the disk is full.',
+      isKept: true,
+      about: 'a press',
+      deed: { words: 'G1: Drain', atMs: Date.now() },
       retry: { word: 'Save again', act: () => retried++ },
     });
     await frame.settle();
     expect(frame.host.querySelector('[role=alert]')!.textContent).toContain('Not saved: the disk is full.');
     await frame.press('Save again');
     expect(retried).toBe(1);
+    TestBed.inject(Notices).show({ text: 'Refused.', isKept: false, about: 'another' });
+    await frame.settle();
+    expect(frame.text()).toMatch(/G1: Drain\. Not saved: the disk is full\..*Refused\./);
+    await frame.press('Let it go');
     await frame.press('Close');
     expect(frame.host.querySelector('[role=alert]')).toBeNull();
   });
@@ -101,9 +108,10 @@ describe('a label’s link', () => {
 
   it('goes on to the place, or says that nothing is called so', async () => {
     setup = await demoHouse();
-    const open = await render(OpenCode, { code: 'B28-2' });
-    expect(TestBed.inject(Router).url).toBe('/tent?open=B28-2');
-    await open.set('code', 'G99');
+    const open = await render(OpenCode, { name: 'B28-2' });
+    const block = setup.house().batches.find((b) => b.code === 'B28')!.vessels[1]!;
+    expect(TestBed.inject(Router).url).toBe(`/tent?open=${block.vessel.id}`);
+    await open.set('name', 'G99');
     expect(open.text()).toContain('Nothing here is called G99.');
   });
 });

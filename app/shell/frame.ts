@@ -13,12 +13,15 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import { SwUpdate } from '@angular/service-worker';
 import { format, startOfDay } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
-import { dueItems, isLate } from '../../core/index';
+import { dueItems, durationWords, isLate } from '../../core/index';
+import { SteadyClock } from '../data/steady-clock';
+import { ArchiveWorker } from '../workers/archive-client';
 import { HouseStore } from '../data/house-store';
-import { Notices } from '../data/notices';
-import { Scribe } from '../data/scribe';
+import { Notices, type Notice } from '../data/notices';
+import { Journal } from '../data/journal/journal';
 import { Time } from '../data/time';
 import { WHICH_HOUSE } from '../data/which-house';
+import { shortTime } from '../data/words';
 import { Emblem } from '../pieces/emblem';
 import { Keys } from './keys';
 import { PLACES } from '../data/places';
@@ -41,7 +44,9 @@ export class Frame {
   private readonly dialog = inject(MatDialog);
   private readonly router = inject(Router);
   private readonly keys = inject(Keys);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
+  private readonly archive = inject(ArchiveWorker);
+  private readonly clock = inject(SteadyClock);
 
   /** Gloved work at the Box: on a phone everything else steps aside. */
   protected readonly inWork = toSignal(
@@ -54,9 +59,15 @@ export class Frame {
   protected readonly newBuild = toSignal(
     inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),
   );
-  protected readonly unreadable = computed(() => {
-    const status = this.store.status();
-    return status.kind === 'ready' ? status.unreadable : 0;
+  protected readonly unreadable = computed(() => this.store.ready()?.unread.length ?? 0);
+  protected readonly troubles = computed(() => this.store.house()?.troubles ?? []);
+  /** A file whose rows did not all come in, because the browser was closed or the work was stopped. */
+  protected readonly halfIn = computed(() =>
+    this.archive.isBusy() ? undefined : this.store.ready()?.bringingIn,
+  );
+  protected readonly setBackWords = computed(() => {
+    const ms = this.clock.setBackMs();
+    return ms < 60_000 ? '' : durationWords(ms / 60_000);
   });
   protected readonly today = computed(() => format(this.time.now(), 'EEE d MMM, HH:mm'));
   protected readonly due = computed(() => {
@@ -91,7 +102,8 @@ export class Frame {
     const remove = this.keys.add([
       ...PLACES.map(({ key, path, name }) => ({ key, words: name, act: go(path) })),
       { key: '/', words: 'Find anything', act: () => void this.find() },
-      { key: 'u', words: 'Undo the last entry, or put it back', act: () => void this.scribe.undo() },
+      { key: 'u', words: 'Undo, again for the one before', act: () => void this.journal.undo() },
+      { key: 'r', words: 'Redo: put back what was undone', act: () => void this.journal.redo() },
       { key: '?', words: 'This list', act: () => void this.showKeys() },
     ]);
     inject(DestroyRef).onDestroy(remove);
@@ -105,6 +117,15 @@ export class Frame {
   protected async find(): Promise<void> {
     const { Find } = await import('./find');
     this.dialog.open(Find, { position: { top: '72px' } });
+  }
+
+  protected letGo(notice: Notice): void {
+    notice.letGo?.();
+    this.notices.drop(notice.id);
+  }
+
+  protected noticeTime(atMs: number): string {
+    return shortTime(atMs, this.time.now());
   }
 
   protected reload(): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { HouseStore } from '../data/house-store';
 import { Night } from './night';
@@ -11,23 +11,34 @@ import { Night } from './night';
     @if (store.status(); as status) {
       @if (status.kind === 'failed') {
         <p class="failed error" role="alert">
-          The records could not be opened: {{ status.reason }}. Nothing was changed. Close other tabs of
-          Nailwort and reload.
+          {{ status.words }} <button type="button" class="word" (click)="reload()">Reload</button>
         </p>
       }
     }
-    <router-outlet />
+    <div [class.shut]="isShut()" [attr.inert]="isShut() ? '' : null"><router-outlet /></div>
   `,
   styles: `
     .failed {
-      padding: 16px 24px;
+      margin: 0;
+      padding: 24px;
+      font-size: 20px;
+    }
+    .shut {
+      display: none;
     }
   `,
 })
 export class Root {
   protected readonly store = inject(HouseStore);
 
+  /** An empty house must not be shown where the records are only shut. */
+  protected readonly isShut = computed(() => this.store.status().kind === 'failed');
+
   constructor() {
     inject(Night);
+  }
+
+  protected reload(): void {
+    location.reload();
   }
 }

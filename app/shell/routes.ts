@@ -62,7 +62,7 @@ export const routes: Routes = [
         loadComponent: () => import('../places/desk/edit-formula').then((m) => m.EditFormula),
       },
       {
-        path: 'desk/sheet/:code',
+        path: 'desk/sheet/:batch',
         title: 'Sheet · Nailwort',
         loadComponent: () => import('../places/desk/sheet').then((m) => m.Sheet),
       },
@@ -72,7 +72,7 @@ export const routes: Routes = [
         loadComponent: () => import('../places/stove/stove').then((m) => m.Stove),
       },
       {
-        path: 'stove/cook/:number',
+        path: 'stove/cook/:cook',
         title: 'Record of a cook · Nailwort',
         loadComponent: () => import('../places/stove/cook-record').then((m) => m.CookRecord),
       },
@@ -97,7 +97,12 @@ export const routes: Routes = [
         loadComponent: () => import('../places/ledger/ledger').then((m) => m.Ledger),
       },
       {
-        path: 'v/:code',
+        path: 'batch/:name',
+        title: 'Batch · Nailwort',
+        loadComponent: () => import('../places/ledger/batch-page').then((m) => m.BatchPage),
+      },
+      {
+        path: 'v/:name',
         title: 'Nailwort',
         loadComponent: () => import('./open-code').then((m) => m.OpenCode),
       },

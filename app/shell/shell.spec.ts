@@ -1,9 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { hollinRow, type House } from '../../core/index';
 import { buildHouse } from '../../core/index';
+import { namesakesOf, openedIn } from '../data/opened';
 import { placeOf } from '../data/place-of';
 import { furnishedHouse, until } from '../testing/house';
-import { SettingsService } from '../data/settings-service';
+import { Definitions } from '../data/journal/definitions';
 import { houseAt } from '../data/which-house';
 import { entryWords, pressureWords, rangeWords, shortTime } from '../data/words';
 import { runLineOf } from '../data/run-line-model';
@@ -37,9 +38,33 @@ describe('a code leads to where the vessel stands', () => {
   ];
   for (const [code, place] of cases) {
     it(`${code} at the ${place ?? 'nowhere'}`, () => {
-      expect(placeOf(code, house)?.path as string | undefined).toBe(place);
+      const opened = openedIn(house, code);
+      expect(opened && (placeOf(opened, house).path as string)).toBe(place);
     });
   }
+});
+
+describe('two batches of one number', () => {
+  it('are asked apart by their code, and opened apart by their ids', () => {
+    const records = hollinRow(NOW, MIDNIGHT);
+    const grain = records.batches.find((b) => b.stage === 'grain' && b.number === 27)!;
+    const twinId = '018f0000-0000-7000-8000-00000000cccc' as typeof grain.id;
+    const vesselId = '018f0000-0000-7000-8000-00000000dddd' as (typeof records.vessels)[number]['id'];
+    const made = records.entries.find((e) => e.kind === 'batchMade' && e.batchId === grain.id)!;
+    const both = buildHouse({
+      ...records,
+      batches: [...records.batches, { ...grain, id: twinId, madeAt: new Date(NOW).toISOString() }],
+      vessels: [...records.vessels, { id: vesselId, schemaVersion: 1, batchId: twinId, number: 3 }],
+      entries: [
+        ...records.entries,
+        { ...made, id: twinId as never, batchId: twinId, vesselIds: [vesselId] } as typeof made,
+      ],
+    });
+    expect(namesakesOf(both, 'G27-3').map((o) => o.vessel!.code)).toEqual(['G27-3', 'G27b-3']);
+    expect(openedIn(both, vesselId)!.vessel!.code).toBe('G27b-3');
+    expect(openedIn(both, 'g27B-3')!.vessel!.vessel.id).toBe(vesselId);
+    expect(openedIn(both, 'G27-3')!.batch.batch.id).toBe(grain.id);
+  });
 });
 
 describe('words', () => {
@@ -132,7 +157,7 @@ describe('single keys', () => {
   it('can be switched off', async () => {
     const keys = TestBed.inject(Keys);
     keys.add([{ key: 'u', words: 'undo', act: () => fail('it was switched off') }]);
-    await TestBed.inject(SettingsService).change('household', 'household', { singleKeys: false });
+    await TestBed.inject(Definitions).change('household', 'household', { singleKeys: false });
     await until(setup.store, (h) => h.household?.singleKeys === false);
     expect(pressed(keys, document.createElement('div'))).toBe(false);
   });

@@ -14,9 +14,9 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { startOfDay } from 'date-fns';
-import type { DueItem } from '../../core/index';
+import { isCorrection, type DueItem, type Entry, type House } from '../../core/index';
 import { HouseStore } from '../data/house-store';
-import { Scribe } from '../data/scribe';
+import { Journal } from '../data/journal/journal';
 import { Time } from '../data/time';
 import { entryWords, shortTime } from '../data/words';
 import { PLACES } from '../data/places';
@@ -36,7 +36,7 @@ export class Today {
   readonly find = output();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
   private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
@@ -59,14 +59,15 @@ export class Today {
   protected readonly firstLate = computed(() => this.late()[0]);
   protected readonly more = computed(() => Math.max(0, this.items().length - this.fits()));
   protected readonly last = computed(() => {
-    const last = this.scribe.last();
+    const last = this.journal.last();
     const house = this.store.house();
     return (
       last &&
       house && {
-        time: shortTime(Date.parse(last.entry.at), this.time.now()),
-        words: entryWords(last.entry, house),
+        time: shortTime(Date.parse(standingAt(last.entry, house)), this.time.now()),
+        words: entryWords(house.facts.find((f) => f.id === last.entry.id) ?? last.entry, house),
         takenBack: last.takenBack,
+        canUndo: last.canUndo,
       }
     );
   });
@@ -86,12 +87,21 @@ export class Today {
   }
 
   protected undo(): void {
-    void this.scribe.undo();
+    void this.journal.undo();
+  }
+
+  protected redo(): void {
+    void this.journal.redo();
   }
 
   protected async correct(): Promise<void> {
-    const { Correct } = await import('./correct');
-    this.dialog.open(Correct);
+    const last = this.journal.last()?.entry;
+    if (last !== undefined) {
+      // A correction is corrected at the entry that it speaks of.
+      const entryId = isCorrection(last) ? last.entryId : last.id;
+      const { CorrectEntry } = await import('../pieces/history/correct-entry');
+      this.dialog.open(CorrectEntry, { data: { entryId } });
+    }
   }
 
   protected async openDay(): Promise<void> {
@@ -102,6 +112,11 @@ export class Today {
   private when(item: DueItem): string {
     return item.exact ? shortTime(item.atMs, this.time.now()) : 'today';
   }
+}
+
+/** When it happened, as it stands after corrections. */
+function standingAt(entry: Entry, house: House): string {
+  return house.facts.find((f) => f.id === entry.id)?.at ?? entry.at;
 }
 
 function keyOf(item: DueItem): string {

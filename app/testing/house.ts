@@ -1,12 +1,26 @@
-import { provideZonelessChangeDetection, type EnvironmentProviders, type Provider } from '@angular/core';
+import {
+  EnvironmentInjector,
+  createEnvironmentInjector,
+  provideZonelessChangeDetection,
+  type EnvironmentProviders,
+  type Provider,
+  type ProviderToken,
+} from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, type Routes } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { filter, firstValueFrom } from 'rxjs';
 import { defaultHousehold, hollinRow, shippedDefinitions, type House, type Records } from '../../core/index';
-import { ArchiveService } from '../data/archive-service';
-import { HOUSE_DB, HouseDb } from '../data/house-db';
 import { HouseStore } from '../data/house-store';
+import { HOUSE_DB } from '../data/journal/database';
+import { Definitions } from '../data/journal/definitions';
+import { HouseDb } from '../data/journal/house-db';
+import { Journal } from '../data/journal/journal';
+import { HouseReads } from '../data/journal/reads';
+import { Writer } from '../data/journal/writer';
+import { Notices } from '../data/notices';
+import { SteadyClock } from '../data/steady-clock';
+import { Time } from '../data/time';
 import { provideIcons } from '../shell/provide-icons';
 import { WHICH_HOUSE, houseAt } from '../data/which-house';
 
@@ -24,7 +38,7 @@ export interface SpecHouse {
 /** With definitions, and nothing that happened. */
 export function furnishedHouse(...providers: (Provider | EnvironmentProviders)[]): Promise<SpecHouse> {
   const at = new Date().toISOString();
-  return specHouse({ ...shippedDefinitions(at), household: [defaultHousehold(at)] }, '/', providers);
+  return specHouse({ ...shippedDefinitions(), household: [defaultHousehold(at)] }, '/', providers);
 }
 
 /** Hollin Row as it is laid out now. */
@@ -51,7 +65,7 @@ async function specHouse(
       ...providers,
     ],
   });
-  await TestBed.inject(ArchiveService).fill(records);
+  await TestBed.inject(Definitions).layOut(records);
   const store = TestBed.inject(HouseStore);
   await until(store, (house) => house.household !== undefined);
   return {
@@ -61,6 +75,38 @@ async function specHouse(
     close: async () => {
       TestBed.resetTestingModule();
       await db.delete();
+    },
+  };
+}
+
+/** Another tab on the same database: its own services, its own connection. */
+export async function anotherTab(setup: SpecHouse): Promise<{
+  readonly get: <T>(token: ProviderToken<T>) => T;
+  readonly until: (condition: () => boolean) => Promise<void>;
+  readonly close: () => void;
+}> {
+  const db = new HouseDb(setup.db.name);
+  const injector = createEnvironmentInjector(
+    [
+      { provide: HOUSE_DB, useValue: db },
+      ...[HouseReads, HouseStore, Journal, Definitions, Writer, Notices, SteadyClock, Time],
+    ],
+    TestBed.inject(EnvironmentInjector),
+  );
+  injector.get(Journal);
+  await until(injector.get(HouseStore), (house) => house.household !== undefined);
+  TestBed.tick();
+  return {
+    get: (token) => injector.get(token),
+    until: async (condition) => {
+      for (let i = 0; i < 200 && !condition(); i++) {
+        TestBed.tick();
+        await new Promise((resolve) => setTimeout(resolve, 10));
+      }
+    },
+    close: () => {
+      injector.destroy();
+      db.close();
     },
   };
 }

@@ -1,6 +1,7 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { HOUSE_DB, type HouseDb } from '../data/house-db';
+import { HOUSE_DB } from '../data/journal/database';
+import type { HouseDb } from '../data/journal/house-db';
 import { HouseStore } from '../data/house-store';
 import { Time } from '../data/time';
 

@@ -1,23 +1,37 @@
-import { Injectable } from '@angular/core';
-import { wrap, type Remote } from 'comlink';
-import type { Records } from '../../core/index';
-import type { ArchiveApi } from './archive.worker';
-
-type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+import { Injectable, signal } from '@angular/core';
+import { proxy, wrap, type Remote } from 'comlink';
+import type {
+  Answer,
+  ArchiveApi,
+  BringAnswer,
+  BringWish,
+  CsvWish,
+  Progress,
+  WriteWish,
+} from './archive-protocol';
 
 /** Packs and unpacks archives off the page's thread; each call has a worker of its own, ended with the answer. */
 @Injectable({ providedIn: 'root' })
 export class ArchiveWorker {
-  write(records: Records, writtenAt: string): Promise<Uint8Array> {
-    return this.ask((api) => api.write(records, writtenAt));
+  private running: Remote<ArchiveApi> | undefined;
+  private readonly busy = signal(false);
+  readonly isBusy = this.busy.asReadonly();
+
+  write(wish: WriteWish, onProgress: Progress): Promise<readonly Blob[]> {
+    return this.ask((api) => api.write(wish, proxy(onProgress)));
   }
 
-  parse(bytes: Uint8Array): Promise<Records> {
-    return this.ask((api) => api.parse(bytes));
+  writeCsv(wish: CsvWish, onProgress: Progress): Promise<Blob> {
+    return this.ask((api) => api.writeCsv(wish, proxy(onProgress)));
   }
 
-  merge(a: Records, b: Records): Promise<{ readonly records: Records; readonly differences: number }> {
-    return this.ask((api) => api.merge(a, b));
+  bring(wish: BringWish, onProgress: Progress): Promise<BringAnswer> {
+    return this.ask((api) => api.bring(wish, proxy(onProgress)));
+  }
+
+  /** Asks the work to end at the next whole step. */
+  stop(): void {
+    void this.running?.stop();
   }
 
   private ask<T>(call: (api: Remote<ArchiveApi>) => Promise<Answer<T>>): Promise<T> {
@@ -31,13 +45,18 @@ export class ArchiveWorker {
         );
       };
     });
-    const answered = call(wrap<ArchiveApi>(worker)).then((answer) => {
+    const api = wrap<ArchiveApi>(worker);
+    this.running = api;
+    this.busy.set(true);
+    const answered = call(api).then((answer) => {
       if (answer.ok) {
         return answer.value;
       }
       throw new Error(answer.message);
     });
     return Promise.race([answered, crashed]).finally(() => {
+      this.running = undefined;
+      this.busy.set(false);
       worker.terminate();
     });
   }

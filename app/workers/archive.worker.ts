@@ -1,27 +1,93 @@
 import { expose } from 'comlink';
-import { mergeArchives, parseArchive, writeArchive, type Records } from '../../core/index';
+import { openArchive, type ByteSource } from '../../core/index';
+import { bringIn } from '../data/journal/bring-in';
+import { HouseDb } from '../data/journal/house-db';
+import { takeOut, takeOutCsv } from '../data/journal/take-out';
 import { messageOf } from '../data/message-of';
+import type { Answer, ArchiveApi, Progress } from './archive-protocol';
 
-/** Errors travel as data: a thrown class would lose its kind on the way. */
-type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+/** Checking takes about as long as keeping. */
+const CHECK_SHARE = 0.3;
+const KNOWN_NAME = 'an archive';
 
-function answer<T>(act: () => T): Answer<T> {
+let stopped = false;
+const isStopped = () => stopped;
+
+async function withHouse<T>(name: string, act: (db: HouseDb) => Promise<T>): Promise<Answer<T>> {
+  const db = new HouseDb(name);
   try {
-    return { ok: true, value: act() };
+    return { ok: true, value: await act(db) };
   } catch (error) {
     return { ok: false, message: messageOf(error) };
+  } finally {
+    db.close();
   }
 }
 
-const api = {
-  write: (records: Records, writtenAt: string) => answer(() => writeArchive(records, { writtenAt })),
-  parse: (bytes: Uint8Array) => answer(() => parseArchive(bytes).records),
-  merge: (a: Records, b: Records) =>
-    answer(() => {
-      const { records, differences } = mergeArchives(a, b);
-      return { records, differences: differences.length };
+/** A file on the disk, read where it is needed. */
+function sourceOfFile(file: Blob): ByteSource {
+  const reader = new FileReaderSync();
+  return {
+    size: file.size,
+    read: (from, to) => new Uint8Array(reader.readAsArrayBuffer(file.slice(from, to))),
+  };
+}
+
+/** Tells the page at most a hundred times. */
+function inSteps(onProgress: Progress, from: number, to: number): (share: number) => void {
+  let told = -1;
+  return (share) => {
+    const now = Math.floor((from + (to - from) * share) * 100);
+    if (now > told) {
+      told = now;
+      void onProgress(now / 100);
+    }
+  };
+}
+
+function refuseOtherHouse(isMadeUp: boolean, houseIsMadeUp: boolean): void {
+  if (isMadeUp !== houseIsMadeUp) {
+    throw new Error(
+      isMadeUp
+        ? 'This archive is of the made-up household, which never mixes with your own. Nothing was changed.'
+        : 'This archive is of a real house, which never mixes with the made-up one. Nothing was changed.',
+    );
+  }
+}
+
+const api: ArchiveApi = {
+  write: ({ database, ...options }, onProgress) =>
+    withHouse(database, (db) =>
+      takeOut(db, { ...options, onProgress: inSteps(onProgress, 0, 1), isStopped }),
+    ),
+  writeCsv: ({ database, writtenAt }, onProgress) =>
+    withHouse(database, (db) =>
+      takeOutCsv(db, { writtenAt, onProgress: inSteps(onProgress, 0, 1), isStopped }),
+    ),
+  bring: ({ database, madeUp, file }, onProgress) =>
+    withHouse(database, async (db) => {
+      const { manifest, rowCount, rows } = openChecked(file, inSteps(onProgress, 0, CHECK_SHARE));
+      refuseOtherHouse(manifest.madeUp, madeUp);
+      const brought = await bringIn(db, rows(), {
+        name: file instanceof File ? file.name : KNOWN_NAME,
+        rowCount,
+        onProgress: inSteps(onProgress, CHECK_SHARE, 1),
+        isStopped,
+      });
+      const { part } = manifest;
+      return { ...brought, ...(part && { part: { number: part.number, of: part.of } }) };
     }),
+  stop: () => {
+    stopped = true;
+  },
 };
 
-export type ArchiveApi = typeof api;
+function openChecked(file: Blob, onProgress: (share: number) => void): ReturnType<typeof openArchive> {
+  try {
+    return openArchive(sourceOfFile(file), onProgress);
+  } catch (error) {
+    throw new Error(`${messageOf(error)} Nothing was changed.`, { cause: error });
+  }
+}
+
 expose(api);

@@ -2,7 +2,7 @@ import type { ProfilePoint } from '../heat/lethality.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { chamberTemperature } from '../steam/chamber.js';
-import { cookState, holdLeftMinutes } from './cook-state.js';
+import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
 import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
@@ -26,14 +26,16 @@ export interface ChamberProfile {
  * Chamber temperature of a cook: from its instruments where they spoke, from its steps where they did not, and from
  * its plan where nothing has happened yet. What is reckoned assumes pure steam; what air costs is reckoned elsewhere.
  *
- * @param steps steps in effect, in order; the first is `lidOn`
+ * @param noted steps in effect, in order; those that the phase did not allow are passed over
  */
 export function chamberProfile(
   cook: Cook,
-  steps: readonly FactOf<'cookStep'>[],
+  noted: readonly FactOf<'cookStep'>[],
   atMs: number,
   logs: readonly FactOf<'logged'>[] = [],
 ): ChamberProfile {
+  const taken = takenSteps(noted);
+  const steps = taken.map((t) => t.fact);
   // A clock that is drawn once a minute may stand before the step that was just noted.
   const nowMs = Math.max(atMs, ...steps.map((s) => Date.parse(s.at)));
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
@@ -43,7 +45,7 @@ export function chamberProfile(
   const points =
     been.points.length >= LEAST_LOG
       ? bridged(been.points, cook.roomC)
-      : fromSteps(cook, steps, startMs, boilC);
+      : fromSteps(cook, taken, startMs, boilC);
   const closed = steps.find((s) => s.step === 'weightOn');
   const vented = steps.find((s) => s.step === 'steamSteady');
   const closedAtMinutes =
@@ -52,7 +54,7 @@ export function chamberProfile(
       : (vented === undefined
           ? cook.comeUpMinutes * shareToBoil({ ...cook, boilC })
           : (Date.parse(vented.at) - startMs) / MINUTE) + cook.ventMinutes;
-  addExpected(points, cook, steps, nowMs, nowMinutes, boilC);
+  addExpected(points, cook, cookState(steps), nowMs, nowMinutes, boilC);
   return { points, nowMinutes, closedAtMinutes, measured: been.byThermometer };
 }
 
@@ -104,16 +106,11 @@ function bridged(readings: readonly Reading[], roomC: number): ProfilePoint[] {
   return points;
 }
 
-function fromSteps(
-  cook: Cook,
-  steps: readonly FactOf<'cookStep'>[],
-  startMs: number,
-  boilC: number,
-): ProfilePoint[] {
+function fromSteps(cook: Cook, taken: readonly TakenStep[], startMs: number, boilC: number): ProfilePoint[] {
   const points: ProfilePoint[] = [{ minutes: 0, celsius: cook.roomC }];
-  for (const [index, fact] of steps.entries()) {
+  for (const { fact, state } of taken) {
     const minutes = (Date.parse(fact.at) - startMs) / MINUTE;
-    const { phase } = cookState(steps.slice(0, index + 1));
+    const { phase } = state;
     if (phase === 'venting' || phase === 'comingUp') {
       points.push({ minutes, celsius: boilC });
     } else if (phase === 'holding') {
@@ -131,12 +128,11 @@ function fromSteps(
 function addExpected(
   points: ProfilePoint[],
   cook: Cook,
-  steps: readonly FactOf<'cookStep'>[],
+  state: CookState,
   nowMs: number,
   nowMinutes: number,
   boilC: number,
 ): void {
-  const state = cookState(steps);
   if (state.phase === 'ended') {
     return;
   }

@@ -1,5 +1,6 @@
+import { groupBy } from '../collections.js';
 import type { Cook } from '../record/batch.js';
-import type { FactOf } from '../record/effective.js';
+import type { Fact, FactOf } from '../record/effective.js';
 import type { CookStep } from '../record/entry.js';
 
 export type CookPhase =
@@ -42,15 +43,40 @@ export function allowedCookSteps(phase: CookPhase): readonly CookStep[] {
   return ALLOWED[phase];
 }
 
+/** A step that counted, and where the cook stood after it. */
+export interface TakenStep {
+  readonly fact: FactOf<'cookStep'>;
+  readonly state: CookState;
+}
+
 /**
- * Folds the steps of one cook, in the order in which they happened. A step that the phase does not allow (two
- * tabs pressed at once) is passed over, so that no clock ever runs without pressure.
+ * The steps of one cook that count, in the order in which they happened. A step that the phase does not allow (two
+ * tabs pressed at once) is passed over, so that no clock ever runs without pressure and no heat is credited for it.
  */
-export function cookState(steps: readonly FactOf<'cookStep'>[]): CookState {
-  return steps.reduce(
-    (state, fact) => (ALLOWED[state.phase].includes(fact.step) ? advance(state, fact) : state),
-    START,
+export function takenSteps(steps: readonly FactOf<'cookStep'>[]): readonly TakenStep[] {
+  const taken: TakenStep[] = [];
+  let state = START;
+  for (const fact of steps) {
+    if (ALLOWED[state.phase].includes(fact.step)) {
+      state = advance(state, fact);
+      taken.push({ fact, state });
+    }
+  }
+  return taken;
+}
+
+/** Ids of the steps that count, among the facts of any number of cooks. */
+export function takenStepIds(facts: readonly Fact[]): ReadonlySet<string> {
+  const byCook = groupBy(
+    facts.filter((f) => f.kind === 'cookStep'),
+    (f) => f.cookId,
   );
+  return new Set([...byCook.values()].flatMap((steps) => takenSteps(steps).map((t) => t.fact.id)));
+}
+
+/** Where a cook stands after its steps. */
+export function cookState(steps: readonly FactOf<'cookStep'>[]): CookState {
+  return takenSteps(steps).at(-1)?.state ?? START;
 }
 
 function advance(state: CookState, fact: FactOf<'cookStep'>): CookState {

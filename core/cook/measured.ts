@@ -1,6 +1,7 @@
 import type { ProfilePoint } from '../heat/lethality.js';
 import type { FactOf } from '../record/effective.js';
 import type { Channel } from '../record/entry.js';
+import { isPlausible } from './channel-limits.js';
 
 /** One reading, on the clock of the wall. */
 export interface Reading {
@@ -11,13 +12,18 @@ export interface Reading {
 /** An instrument that is silent for longer leaves a gap; nothing is drawn or counted across it. */
 export const GAP_MS = 3 * 60_000;
 
-/** All readings of one channel, in time. A core that was read by hand counts as one of the core's. */
+/**
+ * All readings of one channel, in time. What no instrument in order could have shown stays in the record and counts
+ * for nothing: the moment is a gap.
+ */
 export function readingsOf(logs: readonly FactOf<'logged'>[], channel: Channel): readonly Reading[] {
   return logs
     .filter((log) => log.channel === channel)
     .flatMap((log) => {
       const atMs = Date.parse(log.at);
-      return log.readings.map(([seconds, value]): Reading => ({ atMs: atMs + seconds * 1000, value }));
+      return log.readings.flatMap(([seconds, value]): Reading[] =>
+        isPlausible(channel, value) ? [{ atMs: atMs + seconds * 1000, value }] : [],
+      );
     })
     .sort((a, b) => a.atMs - b.atMs);
 }

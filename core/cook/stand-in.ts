@@ -1,3 +1,4 @@
+import * as z from 'zod';
 import { excessAfter } from '../heat/cooling.js';
 import { runHeat, type Run } from '../heat/band/run-heat.js';
 import { MIDDLING, type ThermalLoad } from '../heat/band/uncertain-load.js';
@@ -26,14 +27,14 @@ export interface StandInCook {
   readonly dropouts: boolean;
 }
 
-/** One line of the stream. A channel that is silent is left out. */
-export interface StandInReading {
-  /** Since the lid went on. */
-  readonly second: number;
-  readonly gaugeKPa: number;
-  readonly chamberC: number;
-  readonly coreC?: number;
-}
+/** One line of the stream: seconds since the lid went on, kPa and °C. A channel that is silent is left out. */
+export const StandInReading = z.object({
+  second: z.number().min(0).max(1e7),
+  gaugeKPa: z.number(),
+  chamberC: z.number(),
+  coreC: z.number().optional(),
+});
+export type StandInReading = z.infer<typeof StandInReading>;
 
 const STEP_S = 10;
 const MINUTE_STEPS = 60 / STEP_S;

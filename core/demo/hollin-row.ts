@@ -1,46 +1,11 @@
-import { shippedAppliances } from '../cook/shipped-appliances.js';
-import { shippedSpecies } from '../culture/shipped-species.js';
-import { shippedFormulas } from '../formula/shipped-formulas.js';
-import { cultureVesselTypes, shippedVesselTypes } from '../formula/shipped-vessel-types.js';
-import { shippedMaterials } from '../material/shipped-materials.js';
 import type { Household, Isolate, Material } from '../record/definitions.js';
-import { emptyRecords, type Records } from '../record/tables.js';
+import type { Records } from '../record/tables.js';
+import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
 const DAY_MS = 24 * HOUR_MS;
-
-/** Definitions that every new house starts with. */
-export function shippedDefinitions(updatedAt: string): Records {
-  return {
-    ...emptyRecords(),
-    materials: shippedMaterials(updatedAt),
-    formulas: shippedFormulas(updatedAt),
-    vesselTypes: [...shippedVesselTypes(updatedAt), ...cultureVesselTypes(updatedAt)],
-    appliances: shippedAppliances(updatedAt),
-    species: shippedSpecies(updatedAt),
-  };
-}
-
-/** What a new house starts from, each to be kept or changed. */
-export function defaultHousehold(updatedAt: string): Household {
-  return {
-    id: 'household',
-    schemaVersion: 1,
-    updatedAt,
-    name: 'My house',
-    madeUp: false,
-    altitudeM: 0,
-    roomC: 20,
-    massUnit: 'g',
-    pressureUnit: 'psi',
-    scaleStepG: 1,
-    usualVesselTypeId: 'quart-jar',
-    usualCount: 8,
-    singleKeys: true,
-  };
-}
 
 /**
  * Hollin Row, an invented household with about five months of history, laid out relative to the day it is
@@ -76,7 +41,7 @@ export function hollinRow(
   const demo = new DemoBuilder(
     {
       ...shippedDefinitions(updatedAt),
-      materials: shippedMaterials(updatedAt).map((m) => withShelf(m, SHELF[m.id], updatedAt)),
+      materials: shippedDefinitions(updatedAt).materials.map((m) => withShelf(m, SHELF[m.id], updatedAt)),
       household: [house],
       isolates: [
         isolate('bp-alder', 'black-poplar', 'BP-Alder'),

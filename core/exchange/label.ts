@@ -1,5 +1,4 @@
 import type { VesselView } from '../house/house.js';
-import { batchCode } from '../record/batch.js';
 
 /** What stands on a label. All of it is plain text from the records. */
 export interface LabelContent {
@@ -9,7 +8,7 @@ export interface LabelContent {
   readonly date: string;
   readonly source: string;
   readonly formula: string;
-  /** Link that the QR opens. */
+  /** Link that the QR opens. It names the vessel itself and not its code, which two devices may give twice. */
   readonly link: string;
 }
 
@@ -33,8 +32,8 @@ export function labelContent(
     species: vessel.species === undefined ? 'not inoculated' : `${vessel.species.name}${isolate}`,
     stage: STAGE_WORDS[batch.stage],
     date: options.formatDate(state.inoculatedAt ?? state.madeAt ?? batch.madeAt),
-    source: sources.map((s) => s.code).join(', ') || batchCode(batch),
+    source: sources.map((s) => s.code).join(', ') || vessel.batchCode,
     formula: batch.formula?.name ?? batch.vessel.name,
-    link: `${options.base}/v/${encodeURIComponent(vessel.code)}`,
+    link: `${options.base}/v/${vessel.vessel.id}`,
   };
 }

@@ -1,6 +1,7 @@
+import canonicalize from 'canonicalize';
 import { TABLE_NAMES, type Records, type TableName } from '../record/tables.js';
 
-/** A definition that differs on both sides; the later one was kept. */
+/** A record that differs on both sides; one was kept. */
 export interface MergeDifference {
   readonly table: TableName;
   readonly id: string;
@@ -13,55 +14,58 @@ export interface Merged {
   readonly differences: readonly MergeDifference[];
 }
 
+/** What any row is told apart and put in order by. */
+export interface MergeRow {
+  readonly id: string;
+  readonly updatedAt?: string;
+  readonly shipped?: { readonly version: number };
+}
+
 /**
  * Joins the records of two archives: facts by union of their ids, definitions by the latest change, with every
- * difference reported. Merging in either order gives the same records.
+ * difference reported. Merging any number in any order gives the same records.
  */
 export function mergeArchives(a: Records, b: Records): Merged {
   const differences: MergeDifference[] = [];
-  const merged = TABLE_NAMES.map((table): [TableName, readonly Row[]] => [
-    table,
-    mergeTable(table, a[table], b[table], differences),
-  ]);
+  const merged = TABLE_NAMES.map((table): [TableName, readonly MergeRow[]] => {
+    const rows = new Map<string, MergeRow>(a[table].map((row) => [row.id, row]));
+    for (const row of b[table] as readonly MergeRow[]) {
+      const mine = rows.get(row.id);
+      const kept = mine === undefined ? row : rowThatStands(mine, row);
+      rows.set(row.id, kept);
+      if (mine !== undefined && !isSameRow(mine, row)) {
+        differences.push({ table, id: row.id, kept, other: kept === mine ? row : mine });
+      }
+    }
+    return [table, [...rows.values()].sort((x, y) => (x.id < y.id ? -1 : 1))];
+  });
   return { records: Object.fromEntries(merged) as unknown as Records, differences };
 }
 
-interface Row {
-  readonly id: string;
-  readonly updatedAt?: string;
+/**
+ * Which of two rows of one id stands: the later change, then the one from the newer shipped figures, and among equals
+ * the one whose content comes last, so that every device decides alike. An order of all rows, so it does not matter
+ * in which order they meet.
+ */
+export function rowThatStands<R extends MergeRow>(mine: R, other: R): R {
+  return orderKey(mine) >= orderKey(other) ? mine : other;
 }
 
-function mergeTable(
-  table: TableName,
-  a: readonly Row[],
-  b: readonly Row[],
-  differences: MergeDifference[],
-): readonly Row[] {
-  const rows = new Map(a.map((row) => [row.id, row]));
-  for (const row of b) {
-    const mine = rows.get(row.id);
-    if (mine === undefined) {
-      rows.set(row.id, row);
-    } else if (row.updatedAt !== undefined && canonical(mine) !== canonical(row)) {
-      const later = order(mine, row) >= 0 ? mine : row;
-      rows.set(row.id, later);
-      differences.push({ table, id: row.id, kept: later, other: later === mine ? row : mine });
-    }
-  }
-  return [...rows.values()].sort((x, y) => (x.id < y.id ? -1 : 1));
+export function isSameRow(a: MergeRow, b: MergeRow): boolean {
+  return canonical(a) === canonical(b);
 }
 
-/** Latest change first; equal instants are settled by content so that both devices decide alike. */
-function order(x: Row, y: Row): number {
-  const [left, right] = [`${x.updatedAt} ${canonical(x)}`, `${y.updatedAt} ${canonical(y)}`];
-  return left < right ? -1 : left > right ? 1 : 0;
+const VERSION_DIGITS = 6;
+
+function orderKey(row: MergeRow): string {
+  const version = String(row.shipped?.version ?? 0).padStart(VERSION_DIGITS, '0');
+  return `${row.updatedAt ?? ''} ${version} ${canonical(row)}`;
 }
 
-/** JSON with the keys of every object in order: a schema hands keys back in its own. */
-function canonical(row: Row): string {
-  return JSON.stringify(row, (_key, value: unknown) =>
-    typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  );
+/** JSON with the keys of every object in order (RFC 8785): a schema hands keys back in its own. */
+export function canonical(row: object): string {
+  const { bytes, ...rest } = row as { bytes?: Uint8Array };
+  // Pictures are told apart by size and ends: a photo is never changed.
+  const picture = bytes && [bytes.length, ...bytes.subarray(0, 64), ...bytes.subarray(-64)];
+  return canonicalize({ ...rest, ...(picture && { picture }) }) ?? '';
 }

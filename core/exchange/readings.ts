@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { CoreError } from '../errors.js';
+import { isPlausible } from '../cook/channel-limits.js';
 import { Channel } from '../record/entry.js';
 
 /** What a logger may send: the documented way in for any instrument. */
@@ -31,6 +32,9 @@ export interface LoggedCurve {
 
 export const MOST_CSV_BYTES = 5_000_000;
 const MOST_LINES = 50_000;
+const MOST_COLUMNS = 40;
+/** No time and no temperature is longer; a field of blanks without end would hold the search up. */
+const MOST_FIELD_CHARACTERS = 64;
 
 /**
  * Reads time and temperature from a CSV file: the first column that is a time (an instant, hours:minutes:seconds, or a
@@ -43,7 +47,9 @@ export function parseReadingsCsv(text: string): LoggedCurve {
   if (text.length > MOST_CSV_BYTES) {
     throw new CoreError('out-of-range', 'File', `${Math.round(text.length / 1e6)} MB`, 'at most 5 MB');
   }
-  const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true }).data.slice(0, MOST_LINES);
+  const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, preview: MOST_LINES }).data.map(
+    (row) => row.slice(0, MOST_COLUMNS).map((field) => field.slice(0, MOST_FIELD_CHARACTERS)),
+  );
   const heading = (rows[0] ?? []).join(' ').toLowerCase();
   const fahrenheit = /°?\bf\b|fahrenheit/.test(heading);
   const inSeconds = /\bsec|\(s\)|\bs\b/.test(heading);
@@ -74,7 +80,7 @@ export function parseReadingsCsv(text: string): LoggedCurve {
   let last = -Infinity;
   const kept = points.flatMap((p) => {
     const minutes = p.minutes - first.minutes;
-    if (minutes <= last || p.celsius < -50 || p.celsius > 400) {
+    if (minutes <= last || !isPlausible('chamberC', p.celsius)) {
       skipped++;
       return [];
     }

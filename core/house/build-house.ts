@@ -1,7 +1,8 @@
 import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../cook/canner-figures.js';
 import { SAFE_CORE_C, coreCoolMinutes } from '../cook/programme.js';
 import { probedF0 } from '../cook/cook-heat.js';
-import { cookState } from '../cook/cook-state.js';
+import { cookState, takenStepIds, takenSteps } from '../cook/cook-state.js';
+import { groupBy, push } from '../collections.js';
 import { contentsOf } from '../cook/in-cooker.js';
 import { cookVerdict } from '../cook/verdict.js';
 import { mixMoisture, weighedMoisture } from '../formula/moisture.js';
@@ -11,15 +12,16 @@ import {
   type ColonizationMark,
 } from '../growth/fit-colonization.js';
 import { coolingMinutes } from '../heat/cooling.js';
-import { batchCode, vesselCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
+import { plainCode, type Batch, type Cook, type Vessel } from '../record/batch.js';
+import { batchCodes, cookNames } from '../record/codes.js';
 import type { Isolate, Species } from '../record/definitions.js';
 import { WATER } from '../record/entry.js';
 import { effectiveEntries, type Fact, type FactOf } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
-import { ancestors, lineageOfFacts, type Lineage } from '../record/lineage.js';
+import { lineageOfFacts, type Lineage } from '../record/lineage.js';
 import type { Records } from '../record/tables.js';
 import { foldVessel, type VesselState } from '../record/vessel-state.js';
-import type { BatchView, CookView, House, VesselView } from './house.js';
+import type { BatchView, CookView, House, Trouble, VesselView } from './house.js';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -36,6 +38,9 @@ export function buildHouse(records: Omit<Records, 'photos'>): House {
   const batchOf = new Map(records.batches.map((b) => [b.id, b]));
   const batchOfVessel = new Map(records.vessels.map((v) => [v.id, batchOf.get(v.batchId)]));
   const kind = kindFinder(records, graph, batchOfVessel);
+  const codes = batchCodes(records.batches);
+  const names = cookNames(records.cooks);
+  const troubles: Trouble[] = [];
 
   const vesselById = new Map<VesselId, VesselView>();
   const batches: BatchView[] = [];
@@ -43,14 +48,19 @@ export function buildHouse(records: Omit<Records, 'photos'>): House {
     const made = index.madeAt.get(batch.id);
     if (made !== undefined) {
       const vessels = (vesselsOf.get(batch.id) ?? []).slice().sort((a, b) => a.number - b.number);
-      const views = vessels.map((vessel) => viewVessel(vessel, batch, index, kind(vessel.id)));
+      const code = codes.get(batch.id) ?? plainCode(batch);
+      const views = vessels.map((vessel) => viewVessel(vessel, batch, code, index, kind(vessel.id)));
       views.forEach((view) => vesselById.set(view.vessel.id, view));
-      batches.push(viewBatch(batch, made, views, index.byBatch.get(batch.id) ?? []));
+      const attempt = attemptFor(code, troubles);
+      batches.push(viewBatch(batch, code, made, views, index.byBatch.get(batch.id) ?? [], attempt));
     }
   }
   batches.sort((a, b) => a.madeAtMs - b.madeAtMs || a.batch.number - b.batch.number);
   const cooks = records.cooks
-    .flatMap((cook) => viewCook(cook, index, batchOfVessel))
+    .flatMap((cook) => {
+      const name = names.get(cook.id) ?? String(cook.number);
+      return viewCook(cook, name, index, batchOfVessel, attemptFor(`cook ${name}`, troubles));
+    })
     .sort((a, b) => a.cook.number - b.cook.number);
   return {
     records,
@@ -62,6 +72,21 @@ export function buildHouse(records: Omit<Records, 'photos'>): House {
     cooks,
     cookById: new Map(cooks.map((c) => [c.cook.id, c])),
     lineage: graph,
+    troubles,
+  };
+}
+
+/** Works a part out; where its figures do not allow that, the part is missing and the house says why. */
+type Attempt = <T>(part: string, act: () => T) => T | undefined;
+
+function attemptFor(code: string, troubles: Trouble[]): Attempt {
+  return (part, act) => {
+    try {
+      return act();
+    } catch (error) {
+      troubles.push({ code, part, reason: error instanceof Error ? error.message : String(error) });
+      return undefined;
+    }
   };
 }
 
@@ -82,6 +107,7 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
     given: new Map(),
   };
   const loadOf = new Map<CookId, readonly VesselId[]>();
+  const taken = takenStepIds(facts);
   const vesselsOfBatch = new Map<BatchId, readonly VesselId[]>();
   for (const fact of facts) {
     if ('cookId' in fact) {
@@ -108,8 +134,10 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
       'vesselIds' in fact
         ? fact.vesselIds
         : fact.kind === 'cookStep'
-          ? (loadOf.get(fact.cookId) ?? [])
-          : fact.kind === 'stepDone' && fact.step === 'cooled'
+          ? taken.has(fact.id)
+            ? (loadOf.get(fact.cookId) ?? [])
+            : []
+          : (fact.kind === 'stepDone' && fact.step === 'cooled') || fact.kind === 'putAway'
             ? (vesselsOfBatch.get(fact.batchId) ?? [])
             : [];
     about.forEach((id) => push(index.byVessel, id, fact));
@@ -119,7 +147,10 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
 
 type KindOf = (id: VesselId) => { readonly isolate?: Isolate; readonly species?: Species };
 
-/** Isolate and species come from the nearest source that has one. */
+/**
+ * Isolate and species come from the nearest source that has one. Walked once, outward from the vessels that have their
+ * own, so that a chain of thousands costs as many steps.
+ */
 function kindFinder(
   records: Omit<Records, 'photos'>,
   graph: Lineage,
@@ -127,19 +158,37 @@ function kindFinder(
 ): KindOf {
   const isolates = new Map(records.isolates.map((i) => [i.id, i]));
   const species = new Map(records.species.map((s) => [s.id, s]));
-  return (id) => {
-    for (const ancestor of ancestors(graph, id)) {
-      const isolateId = batchOfVessel.get(ancestor)?.isolateId;
-      const isolate = isolateId === undefined ? undefined : isolates.get(isolateId);
-      if (isolate !== undefined) {
-        return { isolate, species: species.get(isolate.speciesId) };
-      }
+  const found = new Map<VesselId, Isolate>();
+  for (const [id, batch] of batchOfVessel) {
+    const isolate = batch?.isolateId === undefined ? undefined : isolates.get(batch.isolateId);
+    if (isolate !== undefined) {
+      found.set(id, isolate);
     }
-    return {};
+  }
+  let front = [...found.keys()];
+  while (front.length > 0) {
+    const reached = new Set(front.flatMap((id) => graph.fedBy.get(id) ?? []).filter((id) => !found.has(id)));
+    // All of one distance at once; the source that was named first decides among equals.
+    const nearest = [...reached].map((id) => {
+      const source = graph.sourcesOf.get(id)?.find((s) => found.has(s));
+      return [id, source && found.get(source)] as const;
+    });
+    nearest.forEach(([id, isolate]) => isolate && found.set(id, isolate));
+    front = [...reached];
+  }
+  return (id) => {
+    const isolate = found.get(id);
+    return isolate === undefined ? {} : { isolate, species: species.get(isolate.speciesId) };
   };
 }
 
-function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: ReturnType<KindOf>): VesselView {
+function viewVessel(
+  vessel: Vessel,
+  batch: Batch,
+  batchCode: string,
+  index: FactIndex,
+  kind: ReturnType<KindOf>,
+): VesselView {
   const state = foldVessel(index.byVessel.get(vessel.id) ?? []);
   const hadMl = batch.contentsMl ?? batch.plan?.vesselMl;
   const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
@@ -147,7 +196,8 @@ function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: Return
   return {
     vessel,
     batch,
-    code: vesselCode(batch, vessel),
+    code: `${batchCode}-${vessel.number}`,
+    batchCode,
     state,
     ...kind,
     left,
@@ -157,9 +207,11 @@ function viewVessel(vessel: Vessel, batch: Batch, index: FactIndex, kind: Return
 
 function viewBatch(
   batch: Batch,
+  code: string,
   madeAt: string,
   vessels: readonly VesselView[],
   facts: readonly Fact[],
+  attempt: Attempt,
 ): BatchView {
   const steps = facts.filter((f) => f.kind === 'stepDone');
   const last = steps[steps.length - 1];
@@ -168,7 +220,7 @@ function viewBatch(
   const species = vessels.find((v) => v.species !== undefined)?.species;
   return {
     batch,
-    code: batchCode(batch),
+    code,
     madeAtMs: Date.parse(madeAt),
     vessels,
     steps,
@@ -178,13 +230,18 @@ function viewBatch(
     weighedG: weighed?.massG,
     weighedMoisture: weighed && batch.plan ? safeMoisture(weighed.massG, batch.plan.dryMatterG) : undefined,
     squeeze: squeezeOf(facts),
-    ...viewMix(batch, facts),
+    ...viewMix(batch, facts, attempt),
     measuredMl: lastOf(facts, 'volumeMeasured')?.volumeMl,
     phReads: facts.filter((f) => f.kind === 'phRead'),
     species,
     isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
     inoculatedAtMs,
-    forecast: batch.plan && inoculatedAtMs !== undefined ? forecastBatch(batch, vessels, species) : undefined,
+    notes: facts.filter((f) => f.kind === 'batchNoted'),
+    putAwayAt: lastOf(facts, 'putAway')?.at,
+    forecast:
+      batch.plan && inoculatedAtMs !== undefined
+        ? attempt('forecast', () => forecastBatch(batch, vessels, species))
+        : undefined,
   };
 }
 
@@ -198,6 +255,7 @@ function squeezeOf(facts: readonly Fact[]): BatchView['squeeze'] {
 function viewMix(
   batch: Batch,
   facts: readonly Fact[],
+  attempt: Attempt,
 ): Pick<BatchView, 'weighedOut' | 'adjustments' | 'mixed'> {
   const weighedOut = new Map<string, number>();
   facts.forEach((f) => f.kind === 'weighedOut' && weighedOut.set(f.materialId, f.massG));
@@ -216,7 +274,8 @@ function viewMix(
     ...adjustments,
   ];
   const massG = mix.reduce((sum, p) => sum + p.massG, 0);
-  return { weighedOut, adjustments, ...(massG > 0 && { mixed: { massG, moisture: mixMoisture(mix) } }) };
+  const moisture = massG > 0 ? attempt('mix', () => mixMoisture(mix)) : undefined;
+  return { weighedOut, adjustments, ...(moisture !== undefined && { mixed: { massG, moisture } }) };
 }
 
 /** A weighing that was noted before its plan was corrected must not stop the house from opening. */
@@ -248,7 +307,13 @@ function priorFor(
   species: Species | undefined,
 ): { fullDay: number; low: number; high: number } | undefined {
   const figure = batch.stage === 'bulk' ? species?.blockFullDay : species?.grainFullDay;
-  return figure && { fullDay: figure.value, low: figure.low, high: figure.high };
+  if (figure === undefined) {
+    return undefined;
+  }
+  // A range without width would forbid every jar to be a day early.
+  const [low, high] =
+    figure.low < figure.high ? [figure.low, figure.high] : [figure.value * 0.8, figure.value * 1.2];
+  return { fullDay: figure.value, low, high };
 }
 
 function marksOf(state: VesselState): ColonizationMark[] {
@@ -261,15 +326,18 @@ function marksOf(state: VesselState): ColonizationMark[] {
 
 function viewCook(
   cook: Cook,
+  name: string,
   index: FactIndex,
   batchOfVessel: ReadonlyMap<VesselId, Batch | undefined>,
+  attempt: Attempt,
 ): CookView[] {
   const facts = index.byCook.get(cook.id) ?? [];
   const loaded = lastOf(facts, 'cookLoaded');
   if (loaded === undefined) {
     return [];
   }
-  const steps = facts.filter((f) => f.kind === 'cookStep');
+  const taken = takenSteps(facts.filter((f) => f.kind === 'cookStep'));
+  const steps = taken.map((t) => t.fact);
   const logs = facts.filter((f) => f.kind === 'logged');
   const coreReads = facts.filter((f) => f.kind === 'coreRead');
   const proofs = facts.filter((f) => f.kind === 'proofRead');
@@ -282,10 +350,12 @@ function viewCook(
   );
   const [first] = batches.values();
   const lastCoreRead = coreReads[coreReads.length - 1];
-  const probed = probedF0(logs);
+  const probed = attempt('heat of the probe', () => probedF0(logs));
   return [
     {
       cook,
+      name,
+      notes: facts.filter((f) => f.kind === 'cookNoted'),
       steps,
       state,
       logs,
@@ -296,7 +366,7 @@ function viewCook(
       vesselIds: loaded.vesselIds,
       batches: [...batches.keys()],
       lastCoreRead,
-      coreCoolMs: coreCoolMs(cook, state.heatOffMs, lastCoreRead),
+      coreCoolMs: attempt('cooling', () => coreCoolMs(cook, state.heatOffMs, lastCoreRead)),
       waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
       pouredMs: msOf(lastOf(facts, 'poured')),
       probedF0: probed,
@@ -340,19 +410,4 @@ function msOf(fact: Fact | undefined): number | undefined {
 function earliest(instants: readonly (string | undefined)[]): number | undefined {
   const known = instants.flatMap((i) => (i === undefined ? [] : [Date.parse(i)]));
   return known.length === 0 ? undefined : Math.min(...known);
-}
-
-function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
-  const list = map.get(key);
-  if (list === undefined) {
-    map.set(key, [value]);
-  } else {
-    list.push(value);
-  }
-}
-
-function groupBy<V, K>(values: readonly V[], keyOf: (value: V) => K): Map<K, V[]> {
-  const groups = new Map<K, V[]>();
-  values.forEach((value) => push(groups, keyOf(value), value));
-  return groups;
 }

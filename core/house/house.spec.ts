@@ -7,7 +7,7 @@ import {
   isLate,
   labelContent,
   makeBatch,
-  nextBatchNumber,
+  nextNumber,
   receiveCulture,
   resolveFormula,
   scaleFormula,
@@ -16,7 +16,14 @@ import {
   type House,
   type Records,
 } from '../index.js';
-import { DAY_MS, MINUTE_MS, START_MS, entryMaker, furnishedRecords } from '../testing/sample-house.js';
+import {
+  DAY_MS,
+  MINUTE_MS,
+  START_MS,
+  entryMaker,
+  furnishedRecords,
+  stepsOfGoodCook,
+} from '../testing/sample-house.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
 const MIDNIGHT = NOW - 9 * 3_600_000;
@@ -52,7 +59,7 @@ function smallHouse(): { records: Records; house: House; nowMs: number } {
     made.entry,
     culture.entry,
     entry(START_MS + MINUTE_MS, { kind: 'cookLoaded', cookId, vesselIds: made.vessels.map((v) => v.id) }),
-    entry(START_MS + 2 * MINUTE_MS, { kind: 'cookStep', cookId, step: 'heatOff' }),
+    ...stepsOfGoodCook(entry, cookId, START_MS + 2 * MINUTE_MS),
   ];
   const records: Records = {
     ...base,
@@ -238,8 +245,10 @@ describe('entries that cannot be true are refused before anything is written', (
 describe('a batch', () => {
   it('gets the next number, and keeps its formula when the definition changes later', () => {
     const { records, house } = smallHouse();
-    expect(nextBatchNumber(records, 'grain')).toBe(2);
-    expect(nextBatchNumber(records, 'bulk')).toBe(1);
+    expect(nextNumber([])).toBe(1);
+    expect(nextNumber([1, 7, 3])).toBe(8);
+    // At the end of the numbers the gaps are used, so that the next one can still be read.
+    expect(nextNumber([1, 2, 99_999])).toBe(3);
     const changed = buildHouse({
       ...records,
       materials: records.materials.map((m) => ({ ...m, name: 'changed' })),
@@ -271,7 +280,7 @@ describe('a label', () => {
       date: jar.state.inoculatedAt!.slice(0, 10),
       source: 'L7-1',
       formula: 'Wheat, soak and simmer',
-      link: 'http://127.0.0.1:4310/v/G26-3',
+      link: `http://127.0.0.1:4310/v/${jar.vessel.id}`,
     });
   });
 });

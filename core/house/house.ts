@@ -10,11 +10,20 @@ import type { Lineage } from '../record/lineage.js';
 import type { Records } from '../record/tables.js';
 import type { VesselState } from '../record/vessel-state.js';
 
+/** A part of the house that could not be worked out from what is recorded; the rest stands. */
+export interface Trouble {
+  readonly code: string;
+  /** What is missing: a forecast, a verdict, a mix. */
+  readonly part: string;
+  readonly reason: string;
+}
+
 /** One vessel with everything that is known of it. */
 export interface VesselView {
   readonly vessel: Vessel;
   readonly batch: Batch;
   readonly code: string;
+  readonly batchCode: string;
   readonly state: VesselState;
   readonly isolate?: Isolate;
   readonly species?: Species;
@@ -49,11 +58,17 @@ export interface BatchView {
   readonly species?: Species;
   readonly isolate?: Isolate;
   readonly inoculatedAtMs?: number;
+  readonly notes: readonly FactOf<'batchNoted'>[];
+  readonly putAwayAt?: string;
   /** Shared by the sound, running vessels; absent before inoculation. */
   readonly forecast?: ColonizationForecast;
 }
 
 export interface CookView extends CookFacts {
+  /** "11", or "11b" where two devices made one number. */
+  readonly name: string;
+  /** Notes in the order in which they were written. */
+  readonly notes: readonly FactOf<'cookNoted'>[];
   readonly verdict: CookVerdict;
   readonly vesselIds: readonly VesselId[];
   readonly batches: readonly BatchId[];
@@ -77,4 +92,6 @@ export interface House {
   readonly cooks: readonly CookView[];
   readonly cookById: ReadonlyMap<CookId, CookView>;
   readonly lineage: Lineage;
+  /** What could not be worked out. Empty in a house that is in order. */
+  readonly troubles: readonly Trouble[];
 }

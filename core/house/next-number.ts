@@ -1,11 +1,18 @@
-import type { Stage } from '../record/definitions.js';
-import type { Records } from '../record/tables.js';
+import { MOST_NUMBER } from '../record/batch.js';
 
-/** Number of the next batch of a stage. Numbers of batches that were taken back are not used again. */
-export function nextBatchNumber(records: Pick<Records, 'batches'>, stage: Stage): number {
-  return 1 + Math.max(0, ...records.batches.filter((b) => b.stage === stage).map((b) => b.number));
-}
-
-export function nextCookNumber(records: Pick<Records, 'cooks'>): number {
-  return 1 + Math.max(0, ...records.cooks.map((c) => c.number));
+/**
+ * The number after the highest; numbers of what was taken back are not used again. Where the highest is as high as
+ * numbers go, the lowest that nobody has.
+ */
+export function nextNumber(taken: readonly number[]): number {
+  const highest = taken.reduce((max, n) => Math.max(max, n), 0);
+  if (highest < MOST_NUMBER) {
+    return highest + 1;
+  }
+  const known = new Set(taken);
+  let free = 1;
+  while (known.has(free)) {
+    free++;
+  }
+  return free;
 }

@@ -2,6 +2,7 @@ import { hydrationProgress, stepsOf } from '../formula/hydration.js';
 import { FULL, dayOfFraction, expectedFraction } from '../growth/fit-colonization.js';
 import type { BatchView, CookView, House, VesselView } from '../house/house.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
+import type { BatchId } from '../record/ids.js';
 
 export type PlaceName = 'desk' | 'stove' | 'box' | 'shelf' | 'tent' | 'ledger';
 
@@ -12,7 +13,7 @@ export interface DueItem {
   readonly text: string;
   /** Due at the minute (a clock) and not just on the day. */
   readonly exact: boolean;
-  readonly batchCode?: string;
+  readonly batchId?: BatchId;
 }
 
 const MINUTE_MS = 60_000;
@@ -28,7 +29,7 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
   const items = [
     ...house.batches.flatMap((b) => [...preparationDue(b, house), ...growthDue(b, nowMs), ...blockDue(b)]),
     ...house.cooks.flatMap((c) => cookDue(c, house, nowMs)),
-  ];
+  ].filter((item) => Number.isFinite(item.atMs));
   return items.sort((a, b) => a.atMs - b.atMs || (a.text < b.text ? -1 : 1));
 }
 
@@ -50,10 +51,10 @@ function preparationDue(view: BatchView, house: House): DueItem[] {
   const sinceMs = view.lastStepMs ?? view.madeAtMs;
   if (following === undefined) {
     const pot = house.cooks.some((c) => isOn(c)) ? 'Next cook' : 'Load a cook';
-    return [due('stove', sinceMs, `${pot}: ${view.code}`, false, view.code)];
+    return [due('stove', sinceMs, `${pot}: ${view.code}`, false, view.batch.id)];
   }
   const isClock = current?.minutes !== undefined;
-  return [due('stove', dueMs ?? sinceMs, `${following.deed}, ${view.code}`, isClock, view.code)];
+  return [due('stove', dueMs ?? sinceMs, `${following.deed}, ${view.code}`, isClock, view.batch.id)];
 }
 
 /** A cook that is on its way: the lid is on and it is not open yet. */
@@ -63,7 +64,7 @@ export function isOn(view: CookView): boolean {
 
 function cookDue(view: CookView, house: House, nowMs: number): DueItem[] {
   const { cook, state } = view;
-  const name = `cook ${cook.number}`;
+  const name = `cook ${view.name}`;
   switch (state.phase) {
     case 'loaded':
       return [due('stove', Date.parse(cook.plannedAt), `Lid on, ${name}`, false)];
@@ -92,8 +93,8 @@ function inoculationDue(view: CookView, house: House): DueItem[] {
   const waiting = view.vesselIds
     .flatMap((id) => house.vesselById.get(id) ?? [])
     .filter((v) => v.state.phase === 'sterile');
-  const codes = [...new Set(waiting.map((v) => v.code.split('-')[0]!))];
-  return codes.map((code) => due('box', view.coreCoolMs ?? 0, `Inoculate ${code}`, false, code));
+  const codes = new Map(waiting.map((v) => [v.batch.id, v.batchCode]));
+  return [...codes].map(([id, code]) => due('box', view.coreCoolMs ?? 0, `Inoculate ${code}`, false, id));
 }
 
 function growthDue(view: BatchView, nowMs: number): DueItem[] {
@@ -119,7 +120,7 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
         start + Math.max(shakeDay, 1) * DAY_MS,
         `Shake ${view.code}, ${count(toShake.length, view)}`,
         false,
-        view.code,
+        view.batch.id,
       ),
     );
   }
@@ -132,11 +133,11 @@ function growthDue(view: BatchView, nowMs: number): DueItem[] {
         Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS)),
         `Look at ${view.code}`,
         false,
-        view.code,
+        view.batch.id,
       ),
     );
   } else if (view.batch.stage === 'bulk') {
-    items.push(due('tent', fullMs, `Open ${view.code}`, false, view.code));
+    items.push(due('tent', fullMs, `Open ${view.code}`, false, view.batch.id));
   }
   return items;
 }
@@ -169,7 +170,7 @@ function blockDue(view: BatchView): DueItem[] {
   const opened = view.vessels.filter((v) => v.state.phase === 'opened');
   return opened.flatMap((v) => {
     const cutMs = nextCutMs(v);
-    return cutMs === undefined ? [] : [due('tent', cutMs, `Harvest ${v.code}`, false, view.code)];
+    return cutMs === undefined ? [] : [due('tent', cutMs, `Harvest ${v.code}`, false, view.batch.id)];
   });
 }
 
@@ -193,6 +194,6 @@ export function nextCutMs(view: VesselView): number | undefined {
     : Date.parse(last.at) + REST_DAYS * DAY_MS;
 }
 
-function due(place: PlaceName, atMs: number, text: string, exact: boolean, code?: string): DueItem {
-  return { place, atMs, text, exact, batchCode: code };
+function due(place: PlaceName, atMs: number, text: string, exact: boolean, batchId?: BatchId): DueItem {
+  return { place, atMs, text, exact, batchId };
 }

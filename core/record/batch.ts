@@ -1,31 +1,38 @@
 import * as z from 'zod';
 import { ResolvedFormula, Stage, VesselType } from './definitions.js';
 import { HydrationStep } from './entry.js';
-import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId } from './ids.js';
+import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId, written } from './ids.js';
 
 /** How a medium is made safe for the mycelium: under pressure, or only warmed through. */
 export const Treatment = z.enum(['sterilize', 'pasteurize']);
 export type Treatment = z.infer<typeof Treatment>;
+
+/** More than any kitchen moves, and still a number that can be added up. Grams or milliliters. */
+const MOST = 1e8;
+const amount = z.number().nonnegative().max(MOST);
+const someAmount = z.number().positive().max(MOST);
+/** Numbers count up; at the end of these the gaps are filled. */
+export const MOST_NUMBER = 99_999;
 
 /** What was planned for a batch when it was made. Masses in grams for the whole batch. */
 export const BatchPlan = z.strictObject({
   fill: z.number().positive().max(1),
   targetMoisture: z.number().min(0).max(1),
   spare: z.number().min(0).max(1),
-  parts: z.array(z.strictObject({ materialId: Key, name: Line, massG: z.number().nonnegative() })),
-  waterG: z.number().nonnegative(),
-  dryMatterG: z.number().positive(),
-  wetG: z.number().positive(),
-  vesselWetG: z.number().positive(),
+  parts: z.array(z.strictObject({ materialId: Key, name: Line, massG: amount })).max(30),
+  waterG: amount,
+  dryMatterG: someAmount,
+  wetG: someAmount,
+  vesselWetG: someAmount,
   /** Agar and broth: what each vessel gets, and how much is made in all. */
-  vesselMl: z.number().positive().optional(),
-  volumeMl: z.number().positive().optional(),
+  vesselMl: someAmount.optional(),
+  volumeMl: someAmount.optional(),
   /** Agar: the bottles that it is cooked in before it is poured. */
   cookedIn: z
     .strictObject({
       vessel: VesselType,
       count: z.number().int().min(1).max(500),
-      eachMl: z.number().positive(),
+      eachMl: someAmount,
     })
     .optional(),
   treatment: Treatment.optional(),
@@ -41,8 +48,9 @@ export type BatchPlan = z.infer<typeof BatchPlan>;
 export const Batch = z.strictObject({
   id: BatchId,
   schemaVersion: z.literal(1),
+  ...written,
   stage: Stage,
-  number: z.number().int().min(1).max(99_999),
+  number: z.number().int().min(1).max(MOST_NUMBER),
   madeAt: Instant,
   vessel: VesselType,
   formula: ResolvedFormula.optional(),
@@ -55,6 +63,7 @@ export type Batch = z.infer<typeof Batch>;
 export const Vessel = z.strictObject({
   id: VesselId,
   schemaVersion: z.literal(1),
+  ...written,
   batchId: BatchId,
   number: z.number().int().min(1).max(500),
 });
@@ -64,7 +73,8 @@ export type Vessel = z.infer<typeof Vessel>;
 export const Cook = z.strictObject({
   id: CookId,
   schemaVersion: z.literal(1),
-  number: z.number().int().min(1).max(99_999),
+  ...written,
+  number: z.number().int().min(1).max(MOST_NUMBER),
   applianceId: Key,
   applianceName: Line,
   plannedAt: Instant,
@@ -94,6 +104,7 @@ export type Cook = z.infer<typeof Cook>;
 export const Photo = z.strictObject({
   id: PhotoId,
   schemaVersion: z.literal(1),
+  ...written,
   vesselId: VesselId,
   takenAt: Instant,
   mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
@@ -105,12 +116,7 @@ export type Photo = z.infer<typeof Photo>;
 
 const LETTERS = { agar: 'A', liquid: 'L', grain: 'G', bulk: 'B' } as const satisfies Record<Stage, string>;
 
-/** The code people write on the lid: stage letter and number, "G27". */
-export function batchCode(batch: Pick<Batch, 'stage' | 'number'>): string {
+/** The code people write on the lid: stage letter and number, "G27"; without what tells namesakes apart. */
+export function plainCode(batch: Pick<Batch, 'stage' | 'number'>): string {
   return `${LETTERS[batch.stage]}${batch.number}`;
-}
-
-/** "G27-3". */
-export function vesselCode(batch: Pick<Batch, 'stage' | 'number'>, vessel: Pick<Vessel, 'number'>): string {
-  return `${batchCode(batch)}-${vessel.number}`;
 }

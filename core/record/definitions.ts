@@ -1,17 +1,37 @@
 import * as z from 'zod';
-import { Instant, Key, Line } from './ids.js';
+import { DeviceId, Instant, Key, Line, written } from './ids.js';
 
 /**
  * Definitions change in place and carry `updatedAt`. What a batch needs of them is copied into it when it is
  * made, so that history never shifts.
  */
-const definition = { id: Key, schemaVersion: z.literal(1), updatedAt: Instant };
+const definition = {
+  id: Key,
+  schemaVersion: z.literal(1),
+  updatedAt: Instant,
+  ...written,
+  /** Which version of a shipped row this one was taken from, and a digest of its content then. */
+  shipped: z
+    .strictObject({ version: z.number().int().min(1).max(10_000), digest: z.string().max(20) })
+    .optional(),
+};
 
-/** A number with its plausible range and where it comes from. */
-export const Figure = z
-  .strictObject({ value: z.number(), low: z.number(), high: z.number(), source: Line })
-  .refine((f) => f.low <= f.value && f.value <= f.high, { error: 'value must lie between low and high' });
+/** A number with its plausible range and where it comes from, within what can be true of its kind. */
+const figureWithin = (least: number, most: number) => {
+  const within = z.number().min(least).max(most);
+  return z
+    .strictObject({ value: within, low: within, high: within, source: Line })
+    .refine((f) => f.low <= f.value && f.value <= f.high, { error: 'value must lie between low and high' });
+};
+/** Any number that a person may have reason to write down. */
+export const Figure = figureWithin(-1e6, 1e6);
 export type Figure = z.infer<typeof Figure>;
+/** A share of a mass, 0 to 1. */
+const Share = figureWithin(0, 1);
+/** Grams to the liter. */
+const Density = figureWithin(1e-3, 25_000);
+/** Days from a beginning; no run takes longer than a year and a half. */
+const Days = figureWithin(0.1, 550);
 
 /** What an ingredient is to a medium; it decides in what it is looked for and how it is judged. */
 export const MaterialFamily = z.enum([
@@ -45,17 +65,17 @@ export const Material = z.strictObject({
   family: MaterialFamily.optional(),
   /** Other names that a recipe may call it by. */
   words: z.array(Line).max(20).optional(),
-  densityGPerL: Figure.optional(),
-  moisture: Figure,
-  carbon: Figure.optional(),
-  nitrogen: Figure.optional(),
-  solids: Figure.optional(),
-  sugar: Figure.optional(),
+  densityGPerL: Density.optional(),
+  moisture: Share,
+  carbon: Share.optional(),
+  nitrogen: Share.optional(),
+  solids: Share.optional(),
+  sugar: Share.optional(),
   /** Moisture at which a squeeze gives a few drops, wet basis. */
-  fieldCapacity: Figure.optional(),
+  fieldCapacity: Share.optional(),
   traits: z.array(MaterialTrait).max(4).optional(),
   /** The user's own lot, dried and weighed; it wins over `moisture`. */
-  measuredMoisture: Figure.optional(),
+  measuredMoisture: Share.optional(),
   pricePerKg: z.number().nonnegative().max(10_000).optional(),
   /** What stood on the shelf when it was last counted. */
   stock: z.strictObject({ massG: z.number().nonnegative().max(10_000_000), countedAt: Instant }).optional(),
@@ -115,9 +135,9 @@ const solidShape = {
   stage: z.enum(['grain', 'bulk']),
   basis: z.enum(['asSupplied', 'dry']),
   /** Wet-basis moisture wanted, and the range that works. */
-  targetMoisture: Figure,
+  targetMoisture: Share,
   /** Mass of the finished, settled medium in its vessel, at the wanted moisture. */
-  settledGPerL: Figure,
+  settledGPerL: Density,
 };
 const dissolvedShape = {
   ...formulaShape,
@@ -126,8 +146,8 @@ const dissolvedShape = {
   /** The part whose strength is asked for: the gel of a plate, the sugar of a broth. */
   strengthOf: Key,
   /** Its strength in grams of dissolved or gelling solids per liter, and the range that works. */
-  strength: Figure,
-  ph: Figure.optional(),
+  strength: Density,
+  ph: figureWithin(0, 14).optional(),
 };
 
 /**
@@ -225,10 +245,10 @@ export const Species = z.strictObject({
   ...definition,
   name: Line,
   latin: Line,
-  incubationC: Figure,
-  grainFullDay: Figure,
-  blockFullDay: Figure,
-  harvestDay: Figure,
+  incubationC: figureWithin(-20, 60),
+  grainFullDay: Days,
+  blockFullDay: Days,
+  harvestDay: Days,
   harvestCue: Line,
 });
 export type Species = z.infer<typeof Species>;
@@ -236,6 +256,10 @@ export type Species = z.infer<typeof Species>;
 /** One strain of a species, by the name its keeper uses. */
 export const Isolate = z.strictObject({ ...definition, speciesId: Key, name: Line });
 export type Isolate = z.infer<typeof Isolate>;
+
+/** A browser that writes into this house, by the name its people gave it. */
+export const Device = z.strictObject({ ...definition, id: DeviceId, name: Line });
+export type Device = z.infer<typeof Device>;
 
 /** The one row of household facts that the numbers need. */
 export const Household = z.strictObject({
@@ -253,6 +277,8 @@ export const Household = z.strictObject({
   usualVesselTypeId: Key,
   usualCount: z.number().int().min(1).max(500),
   singleKeys: z.boolean(),
+  /** Who writes here, where it matters; nobody needs to be named. */
+  people: z.array(z.string().trim().min(1).max(40)).max(12).optional(),
   /** Which column of amounts is read first. */
   measures: z.enum(['scale', 'kitchen']).optional(),
   /** A word or sign for money, shown before amounts. */

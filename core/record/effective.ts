@@ -1,42 +1,50 @@
-import { isCorrection, type Entry, type EntryOf } from './entry.js';
-
-/**
- * The facts that stand, in the order in which they happened: what was taken back is left out and what was
- * re-timed carries its corrected time. The result does not depend on the order of the input, so records of two
- * devices may arrive in any order.
- */
-export function effectiveEntries(
-  entries: readonly Entry[],
-): Exclude<Entry, EntryOf<'takenBack' | 'putBack' | 'retimed'>>[] {
-  const byNoting = entries.filter(isCorrection).sort(byNotedThenId);
-  const gone = new Map<string, boolean>();
-  const actualAt = new Map<string, string>();
-  for (const correction of byNoting) {
-    if (correction.kind === 'retimed') {
-      actualAt.set(correction.entryId, correction.actualAt);
-    } else {
-      gone.set(correction.entryId, correction.kind === 'takenBack');
-    }
-  }
-  const facts: Exclude<Entry, EntryOf<'takenBack' | 'putBack' | 'retimed'>>[] = [];
-  for (const entry of entries) {
-    if (!isCorrection(entry) && gone.get(entry.id) !== true) {
-      const at = actualAt.get(entry.id);
-      facts.push(at === undefined ? entry : { ...entry, at });
-    }
-  }
-  return facts.sort((a, b) => compare(a.at, b.at) || byNotedThenId(a, b));
-}
+import { Entry, isCorrection, type CorrectionEntry, type CorrectionKind, type EntryOf } from './entry.js';
+import { decide } from './corrections.js';
+import { byNotedThenId, compareText } from './order.js';
 
 /** A fact that stands: never a correction. */
-export type Fact = ReturnType<typeof effectiveEntries>[number];
+export type Fact = Exclude<Entry, EntryOf<CorrectionKind>>;
 export type FactOf<K extends Fact['kind']> = Extract<Fact, { kind: K }>;
 
-function byNotedThenId(a: Entry, b: Entry): number {
-  return compare(a.notedAt, b.notedAt) || compare(a.id, b.id);
+/**
+ * The facts that stand, in the order in which they happened: what was taken back is left out, what was re-timed
+ * carries its corrected time and what was given another value carries that. The result does not depend on the order
+ * of the input, so records of two devices may arrive in any order.
+ */
+export function effectiveEntries(entries: readonly Entry[]): Fact[] {
+  const corrections: CorrectionEntry[] = [];
+  const facts: Fact[] = [];
+  for (const entry of entries) {
+    if (isCorrection(entry)) {
+      corrections.push(entry);
+    } else {
+      facts.push(entry);
+    }
+  }
+  const decided = decide(corrections);
+  return facts
+    .flatMap((fact) => {
+      const id: string = fact.id;
+      if (decided.gone.has(id)) {
+        return [];
+      }
+      const at = decided.actualAt.get(id);
+      const fields = decided.fields.get(id);
+      const valued = fields === undefined ? fact : withValues(fact, fields);
+      return [at === undefined ? valued : { ...valued, at }];
+    })
+    .sort((a, b) => compareText(a.at, b.at) || byNotedThenId(a, b));
 }
 
-// ISO instants in UTC and UUIDs sort as plain text; localeCompare would be slower and locale-dependent.
-function compare(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
+/**
+ * The entry with other values. What an entry is, when it was noted and by whom cannot be changed so; values that its
+ * schema refuses leave it as it was.
+ */
+export function withValues(fact: Fact, fields: Readonly<Record<string, unknown>>): Fact {
+  const { id, schemaVersion, kind, at, notedAt } = fact;
+  const changed: Record<string, unknown> = { ...fact, ...fields, id, schemaVersion, kind, at, notedAt };
+  // JSON knows no undefined: null takes a field away.
+  const filled = Object.fromEntries(Object.entries(changed).filter(([, value]) => value !== null));
+  const parsed = Entry.safeParse(filled);
+  return parsed.success ? (parsed.data as Fact) : fact;
 }

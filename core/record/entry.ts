@@ -1,11 +1,19 @@
 import * as z from 'zod';
-import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId } from './ids.js';
+import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId, written } from './ids.js';
 
 /**
  * A log entry is a fact with a time. It is appended and never edited; a correction is a later entry that names
  * the earlier one. `at` is when it happened, `notedAt` when it was written down.
  */
-const fact = { id: EntryId, schemaVersion: z.literal(1), at: Instant, notedAt: Instant };
+const fact = {
+  id: EntryId,
+  schemaVersion: z.literal(1),
+  at: Instant,
+  notedAt: Instant,
+  ...written,
+  /** Entries that one press wrote together share this: they are taken back together. */
+  deedId: EntryId.optional(),
+};
 const vesselIds = z.array(VesselId).min(1).max(500);
 
 export const HydrationStep = z.enum([
@@ -79,6 +87,35 @@ export const Contaminant = z.enum([
 ]);
 export type Contaminant = z.infer<typeof Contaminant>;
 
+/** Set where a correction was made by walking back or forward, and not by pointing at an entry. */
+const undo = z.literal(true).optional();
+
+/** What became of a vessel, in any phase of its life. */
+export const Fate = z.enum([
+  'contaminated',
+  'cracked',
+  'split',
+  'spilt',
+  'dropped',
+  'moldyBeforeUse',
+  'driedOut',
+  'givenAway',
+  'eatenByMice',
+  'spent',
+  'other',
+]);
+export type Fate = z.infer<typeof Fate>;
+
+/** A caution or prompt that was shown and confirmed. Its words belong to the interface and may change. */
+export const CautionId = z.enum([
+  'lidChecklist',
+  'cleanWorkSpawn',
+  'cleanWorkCulture',
+  'airSettled',
+  'other',
+]);
+export type CautionId = z.infer<typeof CautionId>;
+
 export const Entry = z.discriminatedUnion('kind', [
   z.strictObject({ ...fact, kind: z.literal('batchMade'), batchId: BatchId, vesselIds }),
   z.strictObject({ ...fact, kind: z.literal('stepDone'), batchId: BatchId, step: HydrationStep }),
@@ -141,7 +178,7 @@ export const Entry = z.discriminatedUnion('kind', [
     step: CookStep,
     carryOn: z.boolean().optional(),
   }),
-  z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: Line }),
+  z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: CautionId }),
   /** Readings of one channel, typed or from an instrument: seconds after `at`, and the value. */
   z.strictObject({
     ...fact,
@@ -208,17 +245,40 @@ export const Entry = z.discriminatedUnion('kind', [
     ...fact,
     kind: z.literal('discarded'),
     vesselIds,
-    reason: z.enum(['contaminated', 'dropped', 'spent', 'other']),
+    reason: Fate,
   }),
-  z.strictObject({ ...fact, kind: z.literal('takenBack'), entryId: EntryId }),
-  z.strictObject({ ...fact, kind: z.literal('putBack'), entryId: EntryId }),
+  /** A whole batch that is not to be worked on: made by mistake, or given up. Its vessels go with it. */
+  z.strictObject({ ...fact, kind: z.literal('putAway'), batchId: BatchId }),
+  z.strictObject({ ...fact, kind: z.literal('batchNoted'), batchId: BatchId, note: Remark }),
+  z.strictObject({ ...fact, kind: z.literal('cookNoted'), cookId: CookId, note: Remark }),
+  z.strictObject({ ...fact, kind: z.literal('cultureNoted'), isolateId: Key, note: Remark }),
+  z.strictObject({ ...fact, kind: z.literal('dayNoted'), day: z.iso.date(), note: Remark }),
+  z.strictObject({ ...fact, kind: z.literal('takenBack'), entryId: EntryId, undo }),
+  z.strictObject({ ...fact, kind: z.literal('putBack'), entryId: EntryId, undo }),
   z.strictObject({ ...fact, kind: z.literal('retimed'), entryId: EntryId, actualAt: Instant }),
+  /** Other values for some fields of an earlier entry, by the names of its fields. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('revalued'),
+    entryId: EntryId,
+    fields: z.record(z.string().max(40), z.json()).refine((f) => Object.keys(f).length <= 20, {
+      error: 'at most 20 fields',
+    }),
+  }),
 ]);
 export type Entry = z.infer<typeof Entry>;
 export type EntryKind = Entry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 /** Entries that speak of other entries instead of the world. */
-export function isCorrection(entry: Entry): entry is EntryOf<'takenBack' | 'putBack' | 'retimed'> {
-  return entry.kind === 'takenBack' || entry.kind === 'putBack' || entry.kind === 'retimed';
+export type CorrectionKind = 'takenBack' | 'putBack' | 'retimed' | 'revalued';
+export type CorrectionEntry = EntryOf<CorrectionKind>;
+
+export function isCorrection(entry: Entry): entry is CorrectionEntry {
+  return (
+    entry.kind === 'takenBack' ||
+    entry.kind === 'putBack' ||
+    entry.kind === 'retimed' ||
+    entry.kind === 'revalued'
+  );
 }

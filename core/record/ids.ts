@@ -15,6 +15,12 @@ export const EntryId = z.uuid().brand<'EntryId'>();
 export type EntryId = z.infer<typeof EntryId>;
 export const PhotoId = z.uuid().brand<'PhotoId'>();
 export type PhotoId = z.infer<typeof PhotoId>;
+/** One browser's database of a house: a phone at the tent, a laptop at the desk. */
+export const DeviceId = z.uuid().brand<'DeviceId'>();
+export type DeviceId = z.infer<typeof DeviceId>;
+
+/** Which device wrote a record, and who sat at it where people are named; older records do not say. */
+export const written = { device: DeviceId.optional(), who: z.string().trim().min(1).max(40).optional() };
 
 /** Definitions that ship have readable keys, so that a newer version of the app can improve them in place. */
 export const Key = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/);

@@ -14,19 +14,19 @@ export function lineage(entries: readonly Entry[]): Lineage {
 }
 
 export function lineageOfFacts(facts: readonly Fact[]): Lineage {
-  const sourcesOf = new Map<VesselId, VesselId[]>();
-  const fedBy = new Map<VesselId, VesselId[]>();
+  const sourcesOf = new Map<VesselId, Set<VesselId>>();
+  const fedBy = new Map<VesselId, Set<VesselId>>();
   for (const fact of facts) {
     if (fact.kind === 'inoculated') {
       for (const target of fact.vesselIds) {
         for (const source of fact.sourceVesselIds) {
-          addOnce(sourcesOf, target, source);
-          addOnce(fedBy, source, target);
+          addTo(sourcesOf, target, source);
+          addTo(fedBy, source, target);
         }
       }
     }
   }
-  return { sourcesOf, fedBy };
+  return { sourcesOf: asLists(sourcesOf), fedBy: asLists(fedBy) };
 }
 
 /** The vessel and everything before it, nearest first; a loop in bad data ends the walk. */
@@ -49,11 +49,15 @@ function walk(edges: ReadonlyMap<VesselId, readonly VesselId[]>, start: VesselId
   return [...seen];
 }
 
-function addOnce(map: Map<VesselId, VesselId[]>, key: VesselId, value: VesselId): void {
-  const list = map.get(key);
-  if (list === undefined) {
-    map.set(key, [value]);
-  } else if (!list.includes(value)) {
-    list.push(value);
+function addTo(map: Map<VesselId, Set<VesselId>>, key: VesselId, value: VesselId): void {
+  const known = map.get(key);
+  if (known === undefined) {
+    map.set(key, new Set([value]));
+  } else {
+    known.add(value);
   }
+}
+
+function asLists(sets: ReadonlyMap<VesselId, ReadonlySet<VesselId>>): Lineage['sourcesOf'] {
+  return new Map([...sets].map(([id, others]) => [id, [...others]]));
 }

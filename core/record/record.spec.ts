@@ -16,7 +16,7 @@ import {
   vesselState,
   type VesselId,
 } from '../index.js';
-import { DAY_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+import { DAY_MS, START_MS, entryMaker, stepsOfGoodCook } from '../testing/sample-house.js';
 
 const random = seededRandom(7);
 const id = () => newId(START_MS, random);
@@ -52,7 +52,7 @@ describe('the state of a vessel', () => {
   const story: Entry[] = [
     entry(START_MS, { kind: 'batchMade', batchId, vesselIds: [jar, other] }),
     entry(START_MS + 1000, { kind: 'cookLoaded', cookId, vesselIds: [jar, other] }),
-    entry(START_MS + 2000, { kind: 'cookStep', cookId, step: 'heatOff' }),
+    ...stepsOfGoodCook(entry, cookId, START_MS + 2000),
     entry(START_MS + DAY_MS, {
       kind: 'inoculated',
       vesselIds: [jar],
@@ -94,8 +94,8 @@ describe('the state of a vessel', () => {
 
   it('goes back to waiting when its cook was stopped or boiled dry', () => {
     const voided = [
-      ...story.slice(0, 2),
-      entry(START_MS + 1500, { kind: 'cookStep', cookId, step: 'boiledDry' }),
+      ...story.slice(0, 4),
+      entry(START_MS + DAY_MS / 2, { kind: 'cookStep', cookId, step: 'boiledDry' }),
     ];
     expect(vesselState(voided, jar)).toEqual(
       jasmine.objectContaining({ phase: 'planned', cookId: undefined }),

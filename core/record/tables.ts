@@ -1,6 +1,15 @@
 import * as z from 'zod';
 import { Batch, Cook, Photo, Vessel } from './batch.js';
-import { Appliance, Formula, Household, Isolate, Material, Species, VesselType } from './definitions.js';
+import {
+  Appliance,
+  Device,
+  Formula,
+  Household,
+  Isolate,
+  Material,
+  Species,
+  VesselType,
+} from './definitions.js';
 import { Entry } from './entry.js';
 
 /** Every table that is stored or exchanged, with the schema that each of its rows must satisfy. */
@@ -17,6 +26,7 @@ export const TABLES = {
   cooks: Cook,
   entries: Entry,
   photos: Photo,
+  devices: Device,
 } as const;
 
 export type TableName = keyof typeof TABLES;

@@ -1,5 +1,6 @@
+import { takenStepIds } from '../cook/cook-state.js';
 import { effectiveEntries, type Fact } from './effective.js';
-import type { Contaminant, Entry, Place } from './entry.js';
+import type { Contaminant, Entry, Fate, Place } from './entry.js';
 import type { CookId, PhotoId, VesselId } from './ids.js';
 
 export type VesselPhase = 'planned' | 'cooking' | 'sterile' | 'running' | 'opened' | 'gone';
@@ -30,16 +31,12 @@ export interface VesselState {
   readonly pinnedAt?: string;
   readonly harvests: readonly { readonly at: string; readonly massG: number; readonly sharedBy: number }[];
   readonly goneAt?: string;
-  readonly goneBecause?: 'contaminated' | 'dropped' | 'spent' | 'other';
+  readonly goneBecause?: Fate | 'putAway';
 }
 
-const NEW: VesselState = {
-  phase: 'planned',
-  sourceVesselIds: [],
-  marks: [],
-  notes: [],
-  photoIds: [],
-  harvests: [],
+/** The same while it is being folded: lists grow in place, so that a vessel of a thousand looks costs a thousand steps. */
+export type VesselDraft = {
+  -readonly [K in keyof VesselState]: VesselState[K] extends readonly (infer R)[] ? R[] : VesselState[K];
 };
 
 /**
@@ -47,12 +44,28 @@ const NEW: VesselState = {
  * other vessels too, when `vesselId` is given.
  */
 export function vesselState(entries: readonly Entry[], vesselId?: VesselId): VesselState {
-  return foldVessel(factsAbout(effectiveEntries(entries), vesselId));
+  const facts = effectiveEntries(entries);
+  return foldVessel(factsAbout(facts, vesselId).filter(countsFor(facts)));
 }
 
-/** The same from facts that are already in effect and already about this vessel. */
+/** The same from facts that are already in effect, already about this vessel, and without steps that a cook refused. */
 export function foldVessel(facts: readonly Fact[]): VesselState {
-  return facts.reduce(step, NEW);
+  const draft = newVessel();
+  facts.forEach((fact) => {
+    tellVessel(draft, fact);
+  });
+  return draft;
+}
+
+/** A vessel of which nothing is told yet; for whoever tells a history fact by fact. */
+export function newVessel(): VesselDraft {
+  return { phase: 'planned', sourceVesselIds: [], marks: [], notes: [], photoIds: [], harvests: [] };
+}
+
+/** Steps of a cook that its phase did not allow say nothing of what was in it. */
+function countsFor(facts: readonly Fact[]): (fact: Fact) => boolean {
+  const taken = takenStepIds(facts);
+  return (fact) => fact.kind !== 'cookStep' || taken.has(fact.id);
 }
 
 function factsAbout(facts: readonly Fact[], vesselId: VesselId | undefined): readonly Fact[] {
@@ -70,74 +83,107 @@ function factsAbout(facts: readonly Fact[], vesselId: VesselId | undefined): rea
       return f.vesselIds.includes(vesselId);
     }
     return (
-      (f.kind === 'cookStep' && cooks.has(f.cookId)) || (f.kind === 'stepDone' && batches.has(f.batchId))
+      (f.kind === 'cookStep' && cooks.has(f.cookId)) ||
+      ((f.kind === 'stepDone' || f.kind === 'putAway') && batches.has(f.batchId))
     );
   });
 }
 
-function step(state: VesselState, fact: Fact): VesselState {
+/** Changes the draft by one more fact. */
+export function tellVessel(draft: VesselDraft, fact: Fact): void {
   switch (fact.kind) {
     case 'batchMade':
-      return { ...state, madeAt: fact.at };
+      draft.madeAt = fact.at;
+      break;
     case 'cookLoaded':
-      return { ...state, cookId: fact.cookId, phase: 'cooking' };
+      draft.cookId = fact.cookId;
+      draft.phase = 'cooking';
+      break;
     case 'cookStep':
-      return afterCookStep(state, fact);
+      afterCookStep(draft, fact);
+      break;
     case 'stepDone':
       // Pasteurized and cooled: as ready for a culture as a cooked one.
-      return fact.step === 'cooled' && state.phase === 'planned' ? { ...state, phase: 'sterile' } : state;
+      if (fact.step === 'cooled' && draft.phase === 'planned') {
+        draft.phase = 'sterile';
+      }
+      break;
     case 'inoculated':
-      return {
-        ...state,
-        phase: 'running',
-        inoculatedAt: state.inoculatedAt ?? fact.at,
-        sourceVesselIds: [...new Set([...state.sourceVesselIds, ...fact.sourceVesselIds])],
-        doseEach: fact.doseEach,
-        doseUnit: fact.doseUnit,
-        place: state.place ?? 'shelf',
-      };
+      draft.phase = 'running';
+      draft.inoculatedAt ??= fact.at;
+      draft.sourceVesselIds = [...new Set([...draft.sourceVesselIds, ...fact.sourceVesselIds])];
+      draft.doseEach = fact.doseEach;
+      draft.doseUnit = fact.doseUnit;
+      draft.place ??= 'shelf';
+      break;
     case 'inspected':
-      return afterLook(state, fact);
+      afterLook(draft, fact);
+      break;
     case 'shaken':
-      return { ...state, shakenAt: fact.at };
+      draft.shakenAt = fact.at;
+      break;
     case 'moved':
-      return { ...state, place: fact.place };
+      draft.place = fact.place;
+      break;
     case 'opened':
-      return { ...state, phase: 'opened', openedAt: state.openedAt ?? fact.at, place: 'tent' };
+      draft.phase = 'opened';
+      draft.openedAt ??= fact.at;
+      draft.place = 'tent';
+      break;
     case 'pinned':
-      return { ...state, pinnedAt: fact.at };
+      draft.pinnedAt = fact.at;
+      break;
     case 'harvested': {
       const sharedBy = fact.vesselIds.length;
-      const harvests = [...state.harvests, { at: fact.at, massG: fact.massG / sharedBy, sharedBy }];
-      return { ...state, harvests, pinnedAt: undefined };
+      draft.harvests.push({ at: fact.at, massG: fact.massG / sharedBy, sharedBy });
+      draft.pinnedAt = undefined;
+      break;
     }
     case 'discarded':
-      return { ...state, phase: 'gone', goneAt: fact.at, goneBecause: fact.reason };
+      leave(draft, fact.at, fact.reason);
+      break;
+    case 'putAway':
+      if (draft.phase !== 'gone') {
+        leave(draft, fact.at, 'putAway');
+      }
+      break;
     default:
-      return state;
   }
 }
 
-function afterCookStep(state: VesselState, fact: Extract<Fact, { kind: 'cookStep' }>): VesselState {
-  if (fact.cookId !== state.cookId || state.phase !== 'cooking') {
-    return state;
+function leave(draft: VesselDraft, at: string, because: NonNullable<VesselState['goneBecause']>): void {
+  draft.phase = 'gone';
+  draft.goneAt = at;
+  draft.goneBecause = because;
+}
+
+function afterCookStep(draft: VesselDraft, fact: Extract<Fact, { kind: 'cookStep' }>): void {
+  const isCooking = draft.phase === 'cooking';
+  if (fact.cookId !== draft.cookId || !(isCooking || draft.phase === 'sterile')) {
+    return;
   }
   if (fact.step === 'stop' || fact.step === 'boiledDry') {
-    // The load was not sterilized: it waits for another cook.
-    return { ...state, cookId: undefined, phase: 'planned' };
+    // The load was not sterilized, even if that was seen only while it cooled: it waits for another cook.
+    draft.cookId = undefined;
+    draft.phase = 'planned';
+  } else if (fact.step === 'heatOff' && isCooking) {
+    draft.phase = 'sterile';
   }
-  return fact.step === 'heatOff' ? { ...state, phase: 'sterile' } : state;
 }
 
-function afterLook(state: VesselState, fact: Extract<Fact, { kind: 'inspected' }>): VesselState {
-  return {
-    ...state,
-    lastLookAt: fact.at,
-    marks:
-      fact.fraction === undefined ? state.marks : [...state.marks, { at: fact.at, fraction: fact.fraction }],
-    suspect: fact.suspect ?? state.suspect,
-    suspectAt: fact.suspect === undefined ? state.suspectAt : (state.suspectAt ?? fact.at),
-    notes: fact.note === undefined ? state.notes : [...state.notes, { at: fact.at, text: fact.note }],
-    photoIds: fact.photoId === undefined ? state.photoIds : [...state.photoIds, fact.photoId],
-  };
+function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }>): void {
+  draft.lastLookAt = fact.at;
+  if (fact.fraction !== undefined) {
+    draft.marks.push({ at: fact.at, fraction: fact.fraction });
+  }
+  if (fact.suspect !== undefined) {
+    draft.suspect = fact.suspect;
+    draft.suspectAt ??= fact.at;
+  }
+  if (fact.note !== undefined) {
+    draft.notes.push({ at: fact.at, text: fact.note });
+  }
+  if (fact.photoId !== undefined) {
+    draft.photoIds.push(fact.photoId);
+  }
 }

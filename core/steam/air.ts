@@ -41,11 +41,12 @@ export function sealedCold(input: {
 /**
  * Air measured by a thermometer beside the gauge: what of the pressure is not the steam's. Dalton.
  *
+ * @param celsius of the thermometer; below freezing there is no steam to speak of, so all is air
  * @returns mole fraction, 0 when the thermometer reads as hot as pure steam or hotter
  */
 export function measuredAir(celsius: number, absoluteKPa: number): number {
   requireWithin(absoluteKPa, { field: 'Absolute pressure', min: 40, max: 500, unit: ' kPa' });
-  return Math.max(0, 1 - saturationPressure(celsius) / absoluteKPa);
+  return Math.max(0, 1 - saturationPressure(Math.max(celsius, 0)) / absoluteKPa);
 }
 
 /**

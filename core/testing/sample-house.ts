@@ -2,6 +2,8 @@ import {
   defaultHousehold,
   seededRandom,
   shippedDefinitions,
+  type CookId,
+  type CookStep,
   type Entry,
   type EntryId,
   type Random,
@@ -31,4 +33,22 @@ export function entryMaker(
     at: new Date(atMs).toISOString(),
     notedAt: new Date(notedMs).toISOString(),
   });
+}
+
+/** All steps of a cook that went as planned, a minute apart but for the hold, up to heat off. */
+export function stepsOfGoodCook(
+  entry: ReturnType<typeof entryMaker>,
+  cookId: CookId,
+  lidOnMs: number,
+  holdMinutes = 120,
+): Entry[] {
+  const atPressureMs = lidOnMs + 30 * MINUTE_MS;
+  const at: readonly (readonly [CookStep, number])[] = [
+    ['lidOn', lidOnMs],
+    ['steamSteady', lidOnMs + 12 * MINUTE_MS],
+    ['weightOn', lidOnMs + 22 * MINUTE_MS],
+    ['atPressure', atPressureMs],
+    ['heatOff', atPressureMs + holdMinutes * MINUTE_MS],
+  ];
+  return at.map(([step, ms]) => entry(ms, { kind: 'cookStep', cookId, step }));
 }

@@ -1,64 +1,60 @@
-import { InjectionToken, inject } from '@angular/core';
 import Dexie, { type Table } from 'dexie';
-import type { Records, TableName } from '../../core/index';
-import { improveDefinitions, shippedDefinitions } from '../../core/index';
-import { WHICH_HOUSE } from './which-house';
+import type { DeviceId, Records, TableName, UnreadRow } from '../../../core/index';
+import { VERSION_1, VERSION_2, VERSION_3, upgradeTo3 } from './versions';
 
-/** Indexes of version 1. A shipped version is never edited: add the next one, with an upgrade and a fixture. */
-export const VERSION_1 = {
-  household: 'id',
-  materials: 'id',
-  formulas: 'id',
-  vesselTypes: 'id',
-  appliances: 'id',
-  species: 'id',
-  isolates: 'id',
-  batches: 'id',
-  vessels: 'id, batchId',
-  cooks: 'id',
-  entries: 'id, notedAt',
-  photos: 'id, vesselId',
-} as const satisfies Record<TableName, string>;
+const LATEST = 3;
+/** IndexedDB counts a version of Dexie's as ten. */
+const VERSION_STEP = 10;
 
-/** Version 2 brings every medium: more definitions, and more known of those that were there. */
-const IMPROVED = ['materials', 'formulas', 'vesselTypes', 'appliances'] as const;
-type ImprovedTable = (typeof IMPROVED)[number];
+/** A row that was set aside, with its place among those. */
+export type KeptUnread = UnreadRow & { readonly key?: number };
+
+/** What only this browser's database needs to know; it goes into no archive. */
+export type Meta =
+  | { readonly id: 'revision'; readonly value: number }
+  | { readonly id: 'epoch'; readonly value: number }
+  | { readonly id: 'device'; readonly value: DeviceId }
+  | { readonly id: 'bringingIn'; readonly value: string };
+
+/** The database was made by a newer version of the app. */
+export class NewerDatabase extends Error {
+  override readonly name = 'NewerDatabase';
+}
 
 /** The browser's database of one house. Rows are `unknown` until a schema has read them. */
 export class HouseDb extends Dexie {
   constructor(name: string) {
     super(name);
     this.version(1).stores(VERSION_1);
-    this.version(2)
-      .stores({})
-      .upgrade(async (transaction) => {
-        const rows = async <K extends ImprovedTable>(name: K) =>
-          (await transaction.table(name).toArray()) as Records[K][number][];
-        if ((await transaction.table('household').count()) === 0) {
-          // Nothing was furnished yet: the first page brings what ships.
-          return;
-        }
-        const better = improveDefinitions(
-          {
-            materials: await rows('materials'),
-            formulas: await rows('formulas'),
-            vesselTypes: await rows('vesselTypes'),
-            appliances: await rows('appliances'),
-          },
-          shippedDefinitions(new Date().toISOString()),
-        );
-        for (const name of IMPROVED) {
-          await transaction.table(name).bulkPut([...better[name]]);
-        }
-      });
+    this.version(2).stores(VERSION_2);
+    this.version(LATEST).stores(VERSION_3).upgrade(upgradeTo3);
+    this.on('ready', (db) => {
+      if (db.backendDB().version > LATEST * VERSION_STEP) {
+        throw new NewerDatabase('these records were written by a newer Nailwort');
+      }
+    });
   }
 
   rows<K extends TableName>(name: K): Table<Records[K][number], string> {
     return this.table(name);
   }
-}
 
-export const HOUSE_DB = new InjectionToken<HouseDb>('house database', {
-  providedIn: 'root',
-  factory: () => new HouseDb(inject(WHICH_HOUSE).database),
-});
+  get unread(): Table<KeptUnread, number> {
+    return this.table('unread');
+  }
+
+  get meta(): Table<Meta, Meta['id']> {
+    return this.table('meta');
+  }
+
+  /** One number of `meta`; 0 when nothing was written yet. */
+  async counter(id: 'revision' | 'epoch'): Promise<number> {
+    const row = await this.meta.get(id);
+    return row?.id === id ? row.value : 0;
+  }
+
+  /** To be called in every transaction that writes: whoever has read before knows by it that there is more. */
+  async bump(id: 'revision' | 'epoch' = 'revision'): Promise<void> {
+    await this.meta.put({ id, value: (await this.counter(id)) + 1 });
+  }
+}

@@ -3,7 +3,7 @@ import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/materia
 import { CoreError, Line, parseWithin, type Isolate } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 
 /** A culture that comes into the house: what it is, in what, how much. */
 @Component({
@@ -74,7 +74,7 @@ import { Scribe } from '../../data/scribe';
 })
 export class AddCulture {
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly dialog = inject<MatDialogRef<AddCulture>>(MatDialogRef);
   protected readonly species = computed(() => this.store.house()?.records.species ?? []);
   protected readonly vessels = computed(() =>
@@ -107,7 +107,7 @@ export class AddCulture {
         unit: ' ml',
       });
       if (
-        await this.scribe.receiveCulture({
+        await this.journal.receiveCulture({
           vessel,
           isolate: this.isolateNamed(name.data),
           contentsMl,

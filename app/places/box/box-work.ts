@@ -10,7 +10,8 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { formatNumber, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { openedIn } from '../../data/opened';
+import { Journal } from '../../data/journal/journal';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 
@@ -41,20 +42,20 @@ const NOT_DONE = new Set([
   styleUrl: './box-work.scss',
 })
 export class BoxWork {
-  /** "G28:1.2.3": the batch and the numbers of its vessels in this sitting. */
+  /** "id:1.2.3": id or code of the batch and the numbers of its vessels in this sitting. */
   readonly sitting = input.required<string>();
-  /** Codes of the sources, separated by commas. */
+  /** Ids of the sources, separated by commas. */
   readonly source = input.required<string>();
   readonly dose = input.required<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   protected readonly busy = signal(false);
   protected readonly askDropped = signal(false);
 
-  protected readonly batch = computed(() =>
-    this.store.house()?.batches.find((b) => b.code === this.sitting().split(':')[0]),
+  protected readonly batch = computed(
+    () => openedIn(this.store.house(), this.sitting().split(':')[0])?.batch,
   );
   protected readonly targets = computed(() => {
     const numbers = new Set((this.sitting().split(':')[1] ?? '').split('.').map(Number));
@@ -64,8 +65,10 @@ export class BoxWork {
   protected readonly current = computed(() => this.left()[0]);
   protected readonly place = computed(() => this.targets().length - this.left().length + 1);
   protected readonly sources = computed(() => {
-    const codes = this.source().split(',');
-    return [...(this.store.house()?.vesselById.values() ?? [])].filter((v) => codes.includes(v.code));
+    const house = this.store.house();
+    return this.source()
+      .split(',')
+      .flatMap((name) => openedIn(house, name)?.vessel ?? []);
   });
   protected readonly doseEach = computed(() => Number(this.dose()));
   protected readonly unit = computed(() => this.sources()[0]?.leftUnit ?? 'ml');
@@ -110,12 +113,12 @@ export class BoxWork {
   protected async dropped(): Promise<void> {
     const vessel = this.current();
     if (vessel !== undefined) {
-      await this.scribe.say({ kind: 'discarded', vesselIds: [vessel.vessel.id], reason: 'dropped' });
+      await this.journal.say({ kind: 'discarded', vesselIds: [vessel.vessel.id], reason: 'dropped' });
     }
   }
 
   protected undo(): void {
-    void this.scribe.undo();
+    void this.journal.undo();
   }
 
   protected leave(): void {
@@ -131,7 +134,7 @@ export class BoxWork {
       return;
     }
     this.busy.set(true);
-    await this.scribe.say({
+    await this.journal.say({
       kind: 'inoculated',
       vesselIds: vessels.map((v) => v.vessel.id),
       sourceVesselIds: this.sources().map((s) => s.vessel.id),

@@ -1,6 +1,6 @@
 import { fedBy } from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { AddCulture } from './add-culture';
@@ -11,11 +11,11 @@ import { MatDialogRef } from '@angular/material/dialog';
 
 /** Ends the cook that is on, so that G28's jars wait at the Box. */
 async function endCook(setup: SpecHouse): Promise<void> {
-  const scribe = TestBed.inject(Scribe);
+  const journal = TestBed.inject(Journal);
   const { id } = setup.house().cooks.find((c) => c.cook.number === 14)!.cook;
-  await scribe.say({ kind: 'cookStep', cookId: id, step: 'heatOff' });
+  await journal.say({ kind: 'cookStep', cookId: id, step: 'heatOff' });
   await until(setup.store, (h) => h.cookById.get(id)!.state.phase === 'cooling');
-  await scribe.say({ kind: 'cookStep', cookId: id, step: 'open' });
+  await journal.say({ kind: 'cookStep', cookId: id, step: 'open' });
   await until(setup.store, (h) => h.cookById.get(id)!.state.phase === 'opened');
 }
 
@@ -105,7 +105,10 @@ describe('gloved work', () => {
   beforeEach(async () => {
     setup = await demoHouse();
     await endCook(setup);
-    work = await render(BoxWork, { sitting: 'G28:1.2.3.4.5', source: 'L12-1', dose: '2' });
+    const { batches } = setup.house();
+    const batch = batches.find((b) => b.code === 'G28')!.batch.id;
+    const source = batches.find((b) => b.code === 'L12')!.vessels[0]!.vessel.id;
+    work = await render(BoxWork, { sitting: `${batch}:1.2.3.4.5`, source, dose: '2' });
   });
   afterEach(() => setup.close());
 
@@ -156,7 +159,7 @@ describe('gloved work', () => {
     await work.press('Done, next');
     expect(work.text()).toContain('All 5 are done.');
     expect(work.text()).toContain('label before they leave the box');
-    expect(work.button('To the Shelf').getAttribute('href')).toBe('/shelf?open=G28');
+    expect(work.button('To the Shelf').getAttribute('href')).toBe(`/shelf?open=${jars()[0]!.batch.id}`);
   });
 });
 

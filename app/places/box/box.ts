@@ -10,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import {
   CoreError,
   fedBy,
@@ -23,7 +23,8 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { openedIn } from '../../data/opened';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
 import { BlankNumber } from '../../pieces/blank';
@@ -39,7 +40,7 @@ const SETTLE_MINUTES = 10;
 /** What goes in, from what, how much, and the clean work itself. */
 @Component({
   selector: 'nw-box',
-  imports: [BlankNumber, BoxWork, Plaque, VesselGlyph],
+  imports: [BlankNumber, BoxWork, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './box.html',
   styleUrl: './box.scss',
@@ -52,7 +53,7 @@ export class Box {
   readonly dose = input<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
   private readonly router = inject(Router);
@@ -70,10 +71,10 @@ export class Box {
             w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
         }));
   });
-  protected readonly chosenCode = signal<string | undefined>(undefined);
+  private readonly chosenId = signal<string | undefined>(undefined);
   protected readonly chosen = computed(() => {
-    const wanted = this.chosenCode() ?? this.open()?.split('-')[0];
-    return this.waiting().find((w) => w.view.code === wanted) ?? this.waiting()[0];
+    const wanted = this.chosenId() ?? openedIn(this.store.house(), this.open())?.batch.batch.id;
+    return this.waiting().find((w) => w.view.batch.id === wanted) ?? this.waiting()[0];
   });
   protected readonly sources = computed(() => {
     const [house, chosen] = [this.store.house(), this.chosen()];
@@ -84,7 +85,7 @@ export class Box {
   protected readonly pickedSources = computed(() => {
     const picked = this.picked();
     const sources = this.sources();
-    return picked === undefined ? sources.slice(0, 1) : sources.filter((s) => picked.has(s.code));
+    return picked === undefined ? sources.slice(0, 1) : sources.filter((s) => picked.has(s.vessel.id));
   });
   protected readonly count = signal(0);
   protected readonly doseEach = signal(0);
@@ -97,7 +98,9 @@ export class Box {
       .reverse(),
   );
   protected readonly settle = computed(() => {
-    const read = this.store.house()?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === SETTLED);
+    const read = this.store
+      .house()
+      ?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === 'airSettled');
     const left =
       read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / 60_000;
     return left !== undefined && left > -60 ? left : undefined;
@@ -127,7 +130,7 @@ export class Box {
 
   constructor() {
     // A newly chosen batch starts from the usual dose for all of its vessels.
-    const key = computed(() => this.chosen()?.view.code);
+    const key = computed(() => this.chosen()?.view.batch.id);
     effect(() => {
       key();
       const chosen = untracked(this.chosen);
@@ -145,19 +148,19 @@ export class Box {
     inject(DestroyRef).onDestroy(remove);
   }
 
-  protected choose(code: string): void {
-    this.chosenCode.set(code);
+  protected choose(id: string): void {
+    this.chosenId.set(id);
   }
 
   protected pick(source: VesselView): void {
     const many = this.isSpawn();
     this.picked.update(() => {
-      const now = new Set(this.pickedSources().map((s) => s.code));
+      const now = new Set<string>(this.pickedSources().map((s) => s.vessel.id));
       if (!many) {
-        return new Set([source.code]);
+        return new Set([source.vessel.id]);
       }
-      if (!now.delete(source.code)) {
-        now.add(source.code);
+      if (!now.delete(source.vessel.id)) {
+        now.add(source.vessel.id);
       }
       return now;
     });
@@ -191,16 +194,16 @@ export class Box {
     if (chosen === undefined || this.problem() !== '' || this.pickedSources().length === 0) {
       return;
     }
-    await this.scribe.say({
+    await this.journal.say({
       kind: 'cautionRead',
-      caution: this.isSpawn() ? 'Clean work with spawn' : 'Clean work: alcohol, flame, needles',
+      caution: this.isSpawn() ? 'cleanWorkSpawn' : 'cleanWorkCulture',
     });
     const targets = chosen.vessels.slice(0, this.count()).map((v) => v.vessel.number);
     await this.router.navigate(['/box'], {
       queryParams: {
-        work: `${chosen.view.code}:${targets.join('.')}`,
+        work: `${chosen.view.batch.id}:${targets.join('.')}`,
         source: this.pickedSources()
-          .map((s) => s.code)
+          .map((s) => s.vessel.id)
           .join(','),
         dose: this.doseEach(),
       },
@@ -208,7 +211,7 @@ export class Box {
   }
 
   protected startSettling(): void {
-    void this.scribe.say({ kind: 'cautionRead', caution: SETTLED });
+    void this.journal.say({ kind: 'cautionRead', caution: 'airSettled' });
   }
 
   protected labels(view: BatchView | undefined): void {
@@ -234,7 +237,7 @@ export class Box {
       this.readingProblem.set('');
       if (
         cook !== undefined &&
-        (await this.scribe.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
+        (await this.journal.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
       ) {
         this.readingText.set('');
       }
@@ -243,5 +246,3 @@ export class Box {
     }
   }
 }
-
-const SETTLED = 'Box stocked, air settling';

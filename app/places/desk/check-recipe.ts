@@ -16,7 +16,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { amountWords } from '../../data/words';
 
 const EXAMPLE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water';
@@ -37,7 +37,7 @@ const STAGE_WORDS = {
 })
 export class CheckRecipe {
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
 
   protected readonly example = EXAMPLE;

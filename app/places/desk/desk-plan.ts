@@ -4,7 +4,7 @@ import {
   costOf,
   inCooker,
   isFilledHere,
-  nextBatchNumber,
+  nextNumber,
   nextTime,
   placesNeeded,
   planCook,
@@ -201,7 +201,8 @@ export class DeskPlan {
 
   readonly nextNumber = computed(() => {
     const house = this.store.house();
-    return house ? nextBatchNumber(house.records, this.stage()) : 1;
+    const stage = this.stage();
+    return nextNumber((house?.records.batches ?? []).filter((b) => b.stage === stage).map((b) => b.number));
   });
 
   private readonly alike = computed(() =>

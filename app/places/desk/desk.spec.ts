@@ -78,7 +78,9 @@ describe('the Desk', () => {
       await until(setup.store, (h) => h.batches.length === 1);
       await desk.settle();
       expect(desk.text()).toContain('G1 is made.');
-      expect(desk.button('To the Stove').getAttribute('href')).toBe('/stove?open=G1');
+      expect(desk.button('To the Stove').getAttribute('href')).toBe(
+        `/stove?open=${setup.house().batches[0]!.batch.id}`,
+      );
       expect(desk.has('Make batch G2')).toBe(true);
       expect(setup.house().batches[0]!.batch.plan!.parts.map((p) => p.massG)).toEqual([1980, 20]);
     });

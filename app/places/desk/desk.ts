@@ -18,7 +18,8 @@ import {
   HydrationMethod,
   SCHOOLS,
   UNITS,
-  batchCode,
+  plainCode,
+  type BatchId,
   decimalsOf,
   formatNumber,
   pourOut,
@@ -26,8 +27,8 @@ import {
   vesselsFrom,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
-import { SettingsService } from '../../data/settings-service';
+import { Journal } from '../../data/journal/journal';
+import { Definitions } from '../../data/journal/definitions';
 import { BalanceBar, type BalanceWords } from '../../pieces/balance-bar';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { BlockDrawing } from '../../pieces/block-drawing';
@@ -95,8 +96,8 @@ export class Desk {
 
   protected readonly plan = inject(DeskPlan);
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
-  private readonly settings = inject(SettingsService);
+  private readonly journal = inject(Journal);
+  private readonly settings = inject(Definitions);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly isNarrow = toSignal(
@@ -105,7 +106,12 @@ export class Desk {
       .pipe(map((state) => state.matches)),
     { initialValue: false },
   );
-  protected readonly made = signal<string | undefined>(undefined);
+  private readonly madeId = signal<BatchId | undefined>(undefined);
+  /** The batch that was just made, as long as it stands. */
+  protected readonly made = computed(() => {
+    const id = this.madeId();
+    return id && this.store.house()?.batchById.get(id);
+  });
   protected readonly busy = signal(false);
   protected readonly vesselOptions = computed(() =>
     this.plan.vessels().map((v) => ({ value: v.id, words: this.plan.count() === 1 ? v.name : v.plural })),
@@ -121,7 +127,7 @@ export class Desk {
     () => FILLS.find((f) => Math.abs(f.value - this.plan.fill()) < 0.005)?.value.toString() ?? '',
   );
   protected readonly nextCode = computed(() =>
-    batchCode({ stage: this.plan.formula()?.stage ?? 'grain', number: this.plan.nextNumber() }),
+    plainCode({ stage: this.plan.formula()?.stage ?? 'grain', number: this.plan.nextNumber() }),
   );
   protected readonly byMass = computed(() => this.plan.vessel()?.finishedG !== undefined);
   protected readonly use = computed(() => {
@@ -262,12 +268,12 @@ export class Desk {
       return;
     }
     this.busy.set(true);
-    const made = await this.scribe.makeBatch(shown.formula, shown.scaled, {
+    const made = await this.journal.makeBatch(shown.formula, shown.scaled, {
       treatment: this.plan.treatment(),
       stepMinutes: this.plan.stepMinutes(),
     });
     this.busy.set(false);
-    this.made.set(made && batchCode(made.batch));
+    this.madeId.set(made?.batch.id);
     queueMicrotask(() => this.host.querySelector<HTMLElement>('.made a')?.focus());
   }
 }

@@ -27,7 +27,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 
 const MOST_PARTS = 30;
 const OWN = 'your own formula';
@@ -52,7 +52,7 @@ export class EditFormula {
   readonly id = input.required<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
 
   protected readonly mostParts = MOST_PARTS;

@@ -12,7 +12,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { amountWords } from '../../data/words';
 import { DryDownSheet } from './dry-down-sheet';
 
@@ -67,7 +67,7 @@ export class Materials {
   readonly open = input<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
 
   protected readonly figures = FIGURES;

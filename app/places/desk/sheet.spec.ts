@@ -18,7 +18,7 @@ describe('a batch sheet', () => {
         },
       },
     });
-    const page = await render(Sheet, { code: 'G28' });
+    const page = await render(Sheet, { batch: 'G28' });
     expect(page.text()).toContain('Wheat, soak and simmer');
     expect(page.text()).toMatch(/1 980 g ?10⅞ cups/);
     expect(page.text()).toContain('100 min at 15 psi (119.8 °C here)');
@@ -33,7 +33,7 @@ describe('a batch sheet', () => {
 
   it('says so when there is no such batch', async () => {
     setup = await demoHouse();
-    const page = await render(Sheet, { code: 'Z99' });
+    const page = await render(Sheet, { batch: 'Z99' });
     expect(page.text()).toContain('No batch Z99 with a plan is here.');
   });
 });

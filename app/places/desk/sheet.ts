@@ -12,6 +12,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { download } from '../../data/download';
+import { openedIn } from '../../data/opened';
 import { HouseStore } from '../../data/house-store';
 import { pressureWords } from '../../data/words';
 import { SheetWorker } from '../../workers/sheet-client';
@@ -25,8 +26,8 @@ import { SheetWorker } from '../../workers/sheet-client';
   styleUrls: ['./desk-page.scss', './sheet.scss'],
 })
 export class Sheet {
-  /** Code of the batch, from the address. */
-  readonly code = input.required<string>();
+  /** Id or code of the batch, from the address. */
+  readonly batch = input.required<string>();
 
   private readonly store = inject(HouseStore);
   private readonly worker = inject(SheetWorker);
@@ -34,9 +35,10 @@ export class Sheet {
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
 
-  private readonly view = computed(() =>
-    this.store.house()?.batches.find((b) => b.code === this.code() && b.batch.plan !== undefined),
-  );
+  private readonly view = computed(() => {
+    const view = openedIn(this.store.house(), this.batch())?.batch;
+    return view?.batch.plan === undefined ? undefined : view;
+  });
   protected readonly sheet = computed(() => {
     const [view, house] = [this.view(), this.store.household()];
     if (view === undefined || house === undefined) {

@@ -14,7 +14,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 
 interface KindForm {
@@ -157,7 +157,7 @@ const KINDS: readonly KindForm[] = [
 })
 export class Vessels {
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
 
   protected readonly kinds = KINDS;
   protected readonly fieldWords = FIELD_WORDS;

@@ -13,7 +13,7 @@ import {
   type PressureMeaning,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 import { PressureField } from './pressure-field';
 
@@ -35,7 +35,7 @@ const MOST_NAME = 60;
 })
 export class Appliances {
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   protected readonly problem = signal('');
   protected readonly gauges = GAUGES;
   protected readonly kinds = ApplianceKind.options.map((id) => ({ id, name: APPLIANCE_STARTS[id].name }));

@@ -1,147 +1,130 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { format } from 'date-fns';
+import { from } from 'rxjs';
 import { formatNumber } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
 import { ArchiveService } from '../../data/archive-service';
-import { download } from '../../data/download';
+import { arrivalWords } from '../../data/arrival-words';
+import { downloadBlob } from '../../data/download';
 import { HouseStore } from '../../data/house-store';
+import { Definitions } from '../../data/journal/definitions';
+import { messageOf } from '../../data/message-of';
 import { WHICH_HOUSE } from '../../data/which-house';
+import { ShippedOffers } from './shipped-offers';
+import { UnreadRows } from './unread-rows';
 
 const WIPE_WORD = 'wipe';
 
 /** Everything out, everything away, everything back. */
 @Component({
   selector: 'nw-archive',
+  imports: [ShippedOffers, UnreadRows],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <section class="card" aria-labelledby="out">
-      <h2 id="out">Take everything out</h2>
-      <p>
-        One file holds all of it: {{ counts() }}. A zip of plain text and pictures that other programs can
-        read too.
-      </p>
-      <button type="button" class="deed main" [disabled]="busy()" (click)="save()">Save the archive</button>
-    </section>
-    <section class="card" aria-labelledby="in">
-      <h2 id="in">Bring an archive in</h2>
-      <p>
-        What is here stays; what is in the file is added. Where both changed a definition, the later one
-        counts.
-      </p>
-      <label class="file-picker deed quiet" [class.waiting]="busy()"
-        >Choose the file<input
-          #file
-          type="file"
-          accept=".zip,application/zip"
-          [disabled]="busy()"
-          (change)="bring(file.files); file.value = ''"
-      /></label>
-    </section>
-    <section class="card trouble" aria-labelledby="away">
-      <h2 id="away">Wipe this house</h2>
-      <p>
-        Everything in this browser's database of {{ name() }} goes. Save the archive first: nothing else can
-        bring it back.
-      </p>
-      <label class="named"
-        >Type {{ word }} to allow it
-        <input
-          #box
-          class="field"
-          autocomplete="off"
-          maxlength="10"
-          [value]="typed()"
-          (input)="typed.set(box.value)"
-        />
-      </label>
-      <button type="button" class="deed trouble" [disabled]="typed() !== word || busy()" (click)="wipe()">
-        Wipe everything
-      </button>
-    </section>
-    @if (said(); as words) {
-      <p class="said" role="status">{{ words }}</p>
-    }
-    @if (problem(); as words) {
-      <p class="said error" role="alert">{{ words }}</p>
-    }
-  `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
-      gap: 16px;
-    }
-    section {
-      display: grid;
-      align-content: start;
-      gap: 14px;
-      padding: 18px 20px;
-    }
-    section .deed {
-      justify-self: start;
-    }
-    .said {
-      grid-column: 1 / -1;
-      font-size: 19px;
-    }
-  `,
+  templateUrl: './archive.html',
+  styleUrl: './archive.scss',
 })
 export class Archive {
   private readonly archive = inject(ArchiveService);
+  private readonly definitions = inject(Definitions);
   private readonly store = inject(HouseStore);
   private readonly router = inject(Router);
   private readonly which = inject(WHICH_HOUSE);
   protected readonly word = WIPE_WORD;
-  protected readonly busy = signal(false);
+  /** How much of the work is done, 0 to 1; absent while there is none. */
+  protected readonly share = signal<number | undefined>(undefined);
+  protected readonly doing = signal('');
+  protected readonly busy = computed(() => this.share() !== undefined);
+  protected readonly percent = computed(() => Math.round((this.share() ?? 0) * 100));
   protected readonly typed = signal('');
   protected readonly said = signal('');
   protected readonly problem = signal('');
+  /** Parts that were written and are still to be saved. */
+  protected readonly parts = signal<
+    readonly { readonly name: string; readonly blob: Blob; readonly size: string }[]
+  >([]);
   protected readonly name = computed(() => (this.which.madeUp ? 'the made-up household' : 'your own house'));
   protected readonly counts = computed(() => {
     const records = this.store.house()?.records;
     return records === undefined
       ? ''
-      : `${records.batches.length} batches, ${records.vessels.length} vessels, ${records.cooks.length} cooks, ${formatNumber(records.entries.length)} entries`;
+      : `${formatNumber(records.batches.length)} batches, ${formatNumber(records.vessels.length)} vessels, ${formatNumber(records.cooks.length)} cooks, ${formatNumber(records.entries.length)} entries`;
   });
+  /** Whether the browser promised to keep the records; it does not in private windows. */
+  protected readonly isPromised = toSignal(from(navigator.storage.persisted()), { initialValue: true });
 
   protected save(): Promise<void> {
-    return this.run(async () => {
-      const bytes = await this.archive.write();
-      download(bytes, `nailwort-${format(Date.now(), 'yyyy-MM-dd-HHmm')}.zip`, 'application/zip');
-      return `Saved, ${formatNumber(bytes.length / 1000)} kB.`;
+    return this.run('Writing the archive', async () => {
+      const blobs = await this.archive.write(this.progress);
+      const stamp = format(Date.now(), 'yyyy-MM-dd-HHmm');
+      const parts = blobs.map((blob, i) => ({
+        name: `nailwort-${stamp}${blobs.length > 1 ? `-part-${i + 1}-of-${blobs.length}` : ''}.zip`,
+        blob,
+        size: sizeWords(blob),
+      }));
+      const [first, ...rest] = parts;
+      if (first === undefined) {
+        return '';
+      }
+      downloadBlob(first.blob, first.name);
+      this.parts.set(rest.length > 0 ? parts : []);
+      return rest.length === 0
+        ? `Saved, ${first.size}.`
+        : `The photos need ${parts.length} files. The first is saved; save each of the others too.`;
     });
   }
 
+  protected saveCsv(): Promise<void> {
+    return this.run('Writing the tables', async () => {
+      const blob = await this.archive.writeCsv(this.progress);
+      downloadBlob(blob, `nailwort-tables-${format(Date.now(), 'yyyy-MM-dd-HHmm')}.zip`);
+      return `Saved, ${sizeWords(blob)}.`;
+    });
+  }
+
+  protected savePart(part: { readonly name: string; readonly blob: Blob }): void {
+    downloadBlob(part.blob, part.name);
+  }
+
   protected bring(files: FileList | null): Promise<void> {
-    return this.run(async () => {
+    return this.run('Bringing it in', async () => {
       const file = files?.[0];
-      if (file === undefined) {
-        return '';
-      }
-      const { added, differences } = await this.archive.merge(await this.archive.open(file));
-      return `Brought in: ${formatNumber(added)} records added, ${differences} definitions differed and the later was kept.`;
+      return file === undefined ? '' : arrivalWords(await this.archive.bring(file, this.progress));
     });
   }
 
   protected wipe(): Promise<void> {
-    return this.run(async () => {
-      await this.archive.wipe();
+    return this.run('Wiping', async () => {
+      await this.definitions.wipe();
       await this.router.navigateByUrl(this.which.madeUp ? '/lay-out' : '/start');
       return '';
     });
   }
 
-  private async run(act: () => Promise<string>): Promise<void> {
-    this.busy.set(true);
+  protected stop(): void {
+    this.archive.stop();
+  }
+
+  private readonly progress = (share: number): void => {
+    this.share.set(share);
+  };
+
+  private async run(doing: string, act: () => Promise<string>): Promise<void> {
+    this.share.set(0);
+    this.doing.set(doing);
     this.said.set('');
     this.problem.set('');
+    this.parts.set([]);
     try {
       this.said.set(await act());
     } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+      this.problem.set(messageOf(error));
     } finally {
-      this.busy.set(false);
+      this.share.set(undefined);
     }
   }
+}
+
+function sizeWords(blob: Blob): string {
+  return blob.size < 1e6 ? `${formatNumber(blob.size / 1000)} kB` : `${formatNumber(blob.size / 1e6, 1)} MB`;
 }

@@ -23,12 +23,13 @@ import { Plaque } from '../../pieces/plaque';
           </tr>
         </thead>
         <tbody>
-          @for (row of rows(); track row.code) {
+          @for (row of rows(); track row.id) {
             <tr>
               <th scope="row">
-                <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.code }"
+                <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.id }"
                   ><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'"
                 /></a>
+                <a class="word" [routerLink]="['/batch', row.id]">History, notes</a>
               </th>
               <td>
                 <strong>{{ row.species }}</strong> {{ row.isolate }}
@@ -79,6 +80,7 @@ export class Cultures {
       .map((v) => {
         const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(v, house);
         return {
+          id: v.vessel.id,
           code: v.code,
           species: v.species?.name ?? '',
           isolate: v.isolate?.name ?? '',

@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { RouterLink } from '@angular/router';
 import { Archive } from './archive';
 import { Cultures } from './cultures';
+import { DayHistory } from './day-history';
 import { LineageView } from './lineage';
 import { Settings } from './settings';
 
 const TABS = [
   { id: 'lineage', name: 'Lineage' },
   { id: 'cultures', name: 'Cultures' },
+  { id: 'history', name: 'History' },
   { id: 'archive', name: 'Archive' },
   { id: 'settings', name: 'Settings' },
 ] as const;
@@ -15,7 +17,7 @@ const TABS = [
 /** What is read sitting down: where things come from, what is kept, what the numbers rest on. */
 @Component({
   selector: 'nw-ledger',
-  imports: [Archive, Cultures, LineageView, RouterLink, Settings],
+  imports: [Archive, Cultures, DayHistory, LineageView, RouterLink, Settings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="out-of-sight">Ledger</h1>
@@ -36,6 +38,9 @@ const TABS = [
       }
       @case ('cultures') {
         <nw-cultures />
+      }
+      @case ('history') {
+        <nw-day-history />
       }
       @case ('archive') {
         <nw-archive />

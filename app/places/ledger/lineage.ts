@@ -8,6 +8,7 @@ import {
   formatNumber,
   type VesselView,
 } from '../../../core/index';
+import { openedIn } from '../../data/opened';
 import { HouseStore } from '../../data/house-store';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -38,8 +39,8 @@ export class LineageView {
   protected readonly all = computed(() => [...(this.store.house()?.vesselById.values() ?? [])]);
   protected readonly vessel = computed<VesselView | undefined>(() => {
     const all = this.all();
-    const code = this.open();
-    return all.find((v) => v.code === code) ?? all.find((v) => v.code === `${code}-1`) ?? defaultVessel(all);
+    const opened = openedIn(this.store.house(), this.open());
+    return opened?.vessel ?? opened?.batch.vessels[0] ?? defaultVessel(all);
   });
   protected readonly path = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];
@@ -84,8 +85,11 @@ export class LineageView {
     return house && vessel && fedBy(vessel, house);
   });
 
-  protected choose(code: string): void {
-    void this.router.navigate([], { queryParams: { tab: 'lineage', open: code } });
+  /** @param name id of a vessel, or its code as it was typed */
+  protected choose(name: string): void {
+    const opened = openedIn(this.store.house(), name);
+    const open = opened?.vessel?.vessel.id ?? opened?.batch.batch.id ?? name;
+    void this.router.navigate([], { queryParams: { tab: 'lineage', open } });
   }
 
   protected x(node: LineageNode): number {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Household } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { Night, type Light } from '../../shell/night';
 import { Appliances } from './appliances';
 import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
@@ -16,7 +16,7 @@ import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 })
 export class Settings {
   private readonly store = inject(HouseStore);
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   protected readonly night = inject(Night);
   protected readonly problem = signal('');
   protected readonly house = this.store.household;

@@ -98,7 +98,7 @@ function planksOf(vessels: readonly VesselView[], house: House, toShake: readonl
   const cooks = [...new Set(vessels.map((v) => v.state.cookId))];
   return cooks.flatMap((cookId) => {
     const jars = vessels.filter((v) => v.state.cookId === cookId);
-    const name = cookId === undefined ? '' : `Cook ${house.cookById.get(cookId)?.cook.number ?? ''}`;
+    const name = cookId === undefined ? '' : `Cook ${house.cookById.get(cookId)?.name ?? ''}`;
     const bad = jars.filter((j) => j.state.suspect !== undefined).length;
     const due = jars.some((j) => toShake.includes(j));
     const word = bad > 0 ? `${bad} bad` : due ? 'shake' : '';

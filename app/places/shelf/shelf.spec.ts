@@ -102,6 +102,7 @@ describe('the Shelf', () => {
       await press(/To the shelf/);
       expect(jar('G26-2').state.place).toBe('shelf');
       await press(/^Taken out$|^Taken out\s/);
+      await press(/^taken out/);
       expect(jar('G26-2').state.goneBecause).toBe('other');
     });
 

@@ -18,7 +18,8 @@ import {
   type VesselView,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { openedIn } from '../../data/opened';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
@@ -47,7 +48,7 @@ export class Shelf {
   readonly open = input<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
@@ -77,7 +78,7 @@ export class Shelf {
     if (walking !== undefined) {
       return house?.vesselById.get(walking);
     }
-    return [...(house?.vesselById.values() ?? [])].find((v) => v.code === this.open());
+    return openedIn(house, this.open())?.vessel;
   });
   protected readonly walkable = computed(() =>
     this.batches().flatMap((b) =>
@@ -105,7 +106,7 @@ export class Shelf {
   }
 
   protected openJar(view: VesselView): void {
-    void this.router.navigate([], { queryParams: { open: view.code } });
+    void this.router.navigate([], { queryParams: { open: view.vessel.id } });
   }
 
   protected close(): void {
@@ -138,11 +139,11 @@ export class Shelf {
   }
 
   protected shakeAll(batch: ShelfBatch): void {
-    void this.scribe.say({ kind: 'shaken', vesselIds: batch.toShake.map((v) => v.vessel.id) });
+    void this.journal.say({ kind: 'shaken', vesselIds: batch.toShake.map((v) => v.vessel.id) });
   }
 
   protected takeOut(batch: ShelfBatch): void {
-    void this.scribe.say({
+    void this.journal.say({
       kind: 'discarded',
       vesselIds: batch.bad.map((v) => v.vessel.id),
       reason: 'contaminated',
@@ -166,7 +167,7 @@ export class Shelf {
     const others = batch.planks.flatMap((p) => p.jars).filter((j) => j.view.state.cookId !== cooks[0]).length;
     const vented =
       first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
-    return `All from cook ${first.cook.number}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
+    return `All from cook ${first.name}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
   }
 
   private async noteAll(ids: readonly VesselId[]): Promise<void> {
@@ -180,7 +181,7 @@ export class Shelf {
           lastFraction(view),
           Math.round(expectedFraction(forecast, day) * 100) / 100,
         );
-        await this.scribe.say({ kind: 'inspected', vesselIds: [id], fraction });
+        await this.journal.say({ kind: 'inspected', vesselIds: [id], fraction });
       }
     }
   }

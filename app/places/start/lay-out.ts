@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { hollinRow } from '../../../core/index';
-import { ArchiveService } from '../../data/archive-service';
+import { Definitions } from '../../data/journal/definitions';
 import { WHICH_HOUSE } from '../../data/which-house';
 
 /** Lays out the made-up household relative to now. Only ever in its own database. */
@@ -26,8 +26,8 @@ export class LayOut {
       return;
     }
     const now = Date.now();
-    inject(ArchiveService)
-      .fill(hollinRow(now, startOfDay(now).getTime()))
+    inject(Definitions)
+      .layOut(hollinRow(now, startOfDay(now).getTime()))
       .then(() => router.navigateByUrl('/desk', { replaceUrl: true }))
       .catch((error: unknown) => {
         this.words.set(`The made-up household could not be laid out: ${String(error)}. Reload to try again.`);

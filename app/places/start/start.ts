@@ -18,7 +18,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { ArchiveService } from '../../data/archive-service';
-import { SettingsService } from '../../data/settings-service';
+import { Definitions } from '../../data/journal/definitions';
 import { pressureWords } from '../../data/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
@@ -37,10 +37,10 @@ const STEPS = ['0.1', '1', '5'] as const;
   styleUrl: './start.scss',
 })
 export class Start {
-  private readonly settings = inject(SettingsService);
+  private readonly settings = inject(Definitions);
   private readonly archive = inject(ArchiveService);
   private readonly router = inject(Router);
-  private readonly shipped = shippedDefinitions(new Date().toISOString());
+  private readonly shipped = shippedDefinitions();
 
   protected readonly altitudeM = signal(0);
   protected readonly byBarometer = signal(false);
@@ -55,6 +55,8 @@ export class Start {
   protected readonly step = signal<string>('1');
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly failed = signal('');
+  /** How much of an archive has come in; absent while none does. */
+  protected readonly share = signal<number | undefined>(undefined);
 
   protected readonly cookers = [
     { value: 'canner', words: 'stove-top canner' },
@@ -94,6 +96,7 @@ export class Start {
             volumeL: this.volumeL(),
             ratedGaugeKPa: convert(this.ratedPsi(), 'psi', 'kPa'),
             heat: this.heat() as Appliance['heat'],
+            updatedAt: new Date().toISOString(),
           }
         : {}),
     })),
@@ -181,10 +184,14 @@ export class Start {
       return;
     }
     try {
-      await this.archive.fill(await this.archive.open(file));
+      await this.archive.bring(file, (share) => {
+        this.share.set(share);
+      });
       await this.router.navigateByUrl('/desk');
     } catch (error) {
-      this.failed.set(`${messageOf(error)} Nothing was changed.`);
+      this.failed.set(messageOf(error));
+    } finally {
+      this.share.set(undefined);
     }
   }
 

@@ -14,11 +14,13 @@ import {
 import { HeatService } from '../../data/heat-service';
 import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../data/heat-words';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
 import { CookCurve } from '../../pieces/cook-curve';
 import { HeatBandBar } from '../../pieces/heat-band-bar';
+import { HistoryList } from '../../pieces/history/history-list';
+import { NoteForm } from '../../pieces/note-form';
 import { Plaque } from '../../pieces/plaque';
 import { AskNumber } from './ask-number';
 import { codesOf } from './codes-of';
@@ -29,17 +31,27 @@ import { verdictWords } from './verdicts';
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
 @Component({
   selector: 'nw-cook-record',
-  imports: [AskNumber, CookCurve, HeatBandBar, LogImport, Plaque, ProofForm, RouterLink],
+  imports: [
+    AskNumber,
+    CookCurve,
+    HeatBandBar,
+    HistoryList,
+    LogImport,
+    NoteForm,
+    Plaque,
+    ProofForm,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-record.html',
   styleUrl: './cook-record.scss',
 })
 export class CookRecord {
-  /** Number of the cook, from the address. */
-  readonly number = input.required<string>();
+  /** Id of the cook, or its name as people say it, from the address. */
+  readonly cook = input.required<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly heat = inject(HeatService);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
@@ -47,7 +59,7 @@ export class CookRecord {
   protected readonly nowMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
 
   protected readonly view = computed(() =>
-    this.store.house()?.cooks.find((c) => String(c.cook.number) === this.number()),
+    this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),
   );
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly verdict = computed(() => {
@@ -132,14 +144,14 @@ export class CookRecord {
   protected saveWater(leftMl: number): void {
     const view = this.view();
     if (view !== undefined) {
-      void this.scribe.say({ kind: 'waterLeft', cookId: view.cook.id, leftMl });
+      void this.journal.say({ kind: 'waterLeft', cookId: view.cook.id, leftMl });
     }
   }
 
   protected saveCore(celsius: number): void {
     const view = this.view();
     if (view !== undefined) {
-      void this.scribe.say({ kind: 'coreRead', cookId: view.cook.id, celsius });
+      void this.journal.say({ kind: 'coreRead', cookId: view.cook.id, celsius });
     }
   }
 

@@ -21,6 +21,7 @@ import {
   middleF0Until,
   waterLostMl,
   type CookStep,
+  type EntryId,
   type CookView,
   type HeatBand,
 } from '../../../core/index';
@@ -28,7 +29,7 @@ import { Chime } from '../../data/chime';
 import { HeatService } from '../../data/heat-service';
 import { chanceWords, courseWords, f0Words, likelyWords } from '../../data/heat-words';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { COOK_WORDS, pressureWords, shortTime } from '../../data/words';
 import { ClockFace } from '../../pieces/clock-face';
@@ -55,7 +56,7 @@ export class CookScreen {
   readonly pace = input(1);
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
   private readonly heatService = inject(HeatService);
@@ -171,7 +172,13 @@ export class CookScreen {
   });
   protected readonly since = computed(() => {
     const last = this.view().steps[this.view().steps.length - 1];
-    return last && { words: COOK_WORDS[last.step], time: shortTime(Date.parse(last.at), this.time.now()) };
+    return (
+      last && {
+        id: last.id,
+        words: COOK_WORDS[last.step],
+        time: shortTime(Date.parse(last.at), this.time.now()),
+      }
+    );
   });
   /** Water that should be left, by the plan's own loss. */
   protected readonly water = computed(() => {
@@ -214,7 +221,7 @@ export class CookScreen {
 
   protected say(step: CookStep, carryOn?: boolean): void {
     this.askingHow.set(false);
-    void this.scribe.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
+    void this.journal.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
   }
 
   protected whole(value: number): string {
@@ -225,9 +232,9 @@ export class CookScreen {
     return formatNumber(value, 1);
   }
 
-  protected async correct(): Promise<void> {
-    const { Correct } = await import('../../shell/correct');
-    this.dialog.open(Correct);
+  protected async correct(entryId: EntryId): Promise<void> {
+    const { CorrectEntry } = await import('../../pieces/history/correct-entry');
+    this.dialog.open(CorrectEntry, { data: { entryId } });
   }
 
   private async reckon(): Promise<void> {

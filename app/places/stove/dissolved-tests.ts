@@ -8,7 +8,7 @@ import {
   type BatchView,
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { AskNumber } from './ask-number';
 import { plannedStrength } from './planned-strength';
 
@@ -89,7 +89,7 @@ export class DissolvedTests {
   readonly view = input.required<BatchView>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
   protected readonly mostMl = MOST_ML;
   protected readonly leftText = signal('');
@@ -141,7 +141,7 @@ export class DissolvedTests {
 
   protected left(volumeMl: number): void {
     this.leftText.set('');
-    void this.scribe.say({ kind: 'volumeMeasured', batchId: this.view().batch.id, volumeMl });
+    void this.journal.say({ kind: 'volumeMeasured', batchId: this.view().batch.id, volumeMl });
   }
 
   protected async read(ph: number): Promise<void> {
@@ -153,7 +153,7 @@ export class DissolvedTests {
       return;
     }
     this.problem.set('');
-    if (await this.scribe.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops })) {
+    if (await this.journal.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops })) {
       this.dropsText.set('1');
     }
   }

@@ -16,7 +16,7 @@ import {
   type BatchView,
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
 import { ClockFace } from '../../pieces/clock-face';
@@ -45,7 +45,7 @@ const TISSUE = [
 export class HydrationScreen {
   readonly view = input.required<BatchView>();
 
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
 
   protected readonly tissue = TISSUE;
@@ -117,12 +117,12 @@ export class HydrationScreen {
   protected deed(): void {
     const step = this.clock().following?.step;
     if (step !== undefined) {
-      void this.scribe.say({ kind: 'stepDone', batchId: this.view().batch.id, step });
+      void this.journal.say({ kind: 'stepDone', batchId: this.view().batch.id, step });
     }
   }
 
   protected test(result: (typeof TISSUE)[number]['result']): void {
-    void this.scribe.say({ kind: 'tissueTested', batchId: this.view().batch.id, result });
+    void this.journal.say({ kind: 'tissueTested', batchId: this.view().batch.id, result });
   }
 
   /** The moisture that the typed mass would mean, while it is typed. */
@@ -141,7 +141,7 @@ export class HydrationScreen {
       this.moistureOf(this.massText());
       this.massProblem.set('');
       if (
-        await this.scribe.say({
+        await this.journal.say({
           kind: 'weighed',
           batchId: this.view().batch.id,
           massG: parseNumber(this.massText(), 'Drained mass'),

@@ -10,7 +10,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Instruments } from '../../data/instruments';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { pressureWords, shortTime } from '../../data/words';
 import { AskNumber } from './ask-number';
@@ -123,7 +123,7 @@ export class InstrumentPanel {
   protected readonly instruments = inject(Instruments);
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   protected readonly typed = signal('');
   protected readonly faults = FAULTS.map((id) => ({ id, words: FAULT_WORDS[id] }));
   private readonly resumed = signal(false);
@@ -178,7 +178,7 @@ export class InstrumentPanel {
   }
 
   protected note(channel: Channel, value: number): void {
-    void this.scribe.say({
+    void this.journal.say({
       kind: 'logged',
       cookId: this.view().cook.id,
       channel,

@@ -17,7 +17,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { pressureWords } from '../../data/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
@@ -55,7 +55,7 @@ export class LoadCook {
   readonly closed = output();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   protected readonly checks = CHECKS;
   protected readonly left = signal<ReadonlySet<string>>(new Set());
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
@@ -242,7 +242,7 @@ export class LoadCook {
       return;
     }
     this.busy = true;
-    const cookId = await this.scribe.startCook(appliance, plan, this.load(), 'Checklist before the lid');
+    const cookId = await this.journal.startCook(appliance, plan, this.load(), 'lidChecklist');
     if (cookId !== undefined) {
       this.started.emit();
     }

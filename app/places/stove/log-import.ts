@@ -1,9 +1,17 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import { MOST_CSV_BYTES, parseReadingsCsv, type Channel, type CookView } from '../../../core/index';
+import {
+  MOST_CSV_BYTES,
+  parseReadingsCsv,
+  type Channel,
+  type CookView,
+  type LoggedCurve,
+} from '../../../core/index';
 import { messageOf } from '../../data/message-of';
-import { Scribe } from '../../data/scribe';
+import { Journal, type Said } from '../../data/journal/journal';
 
 const MOST_TO_AN_ENTRY = 1000;
+/** An entry counts its readings in seconds from its own beginning; its schema allows two days. */
+const MOST_MINUTES_TO_AN_ENTRY = 2 * 24 * 60;
 
 /** Brings in a logger's file of time and temperature. */
 @Component({
@@ -53,7 +61,7 @@ const MOST_TO_AN_ENTRY = 1000;
 export class LogImport {
   readonly view = input.required<CookView>();
 
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   protected readonly problem = signal('');
   protected readonly done = signal('');
 
@@ -72,20 +80,20 @@ export class LogImport {
       const curve = parseReadingsCsv(await file.text());
       const atMs = curve.startMs ?? startMs;
       const channel: Channel = where === 'chamberC' ? 'chamberC' : 'coreC';
-      for (let from = 0; from < curve.points.length; from += MOST_TO_AN_ENTRY) {
-        const part = curve.points.slice(from, from + MOST_TO_AN_ENTRY);
+      const saids = stretchesOf(curve.points).map((part): Said => {
         const first = part[0]!.minutes;
-        const saved = await this.scribe.say({
+        return {
           kind: 'logged',
           cookId: this.view().cook.id,
           channel,
           source: file.name.slice(0, 60),
           at: new Date(atMs + first * 60_000).toISOString(),
           readings: part.map((p) => [Math.round((p.minutes - first) * 60), Math.round(p.celsius * 10) / 10]),
-        });
-        if (!saved) {
-          return;
-        }
+        };
+      });
+      // All of the file or none of it.
+      if (!(await this.journal.sayAll(saids))) {
+        return;
       }
       const skipped = curve.skipped > 0 ? `, ${curve.skipped} lines held none` : '';
       this.done.set(`${curve.points.length} readings kept${skipped}.`);
@@ -94,4 +102,22 @@ export class LogImport {
     }
     box.value = '';
   }
+}
+
+/** The file in pieces that an entry may hold: so many readings, over so long. */
+function stretchesOf(points: LoggedCurve['points']): LoggedCurve['points'][] {
+  const parts: LoggedCurve['points'][number][][] = [];
+  for (const point of points) {
+    const last = parts[parts.length - 1];
+    const isFull =
+      last === undefined ||
+      last.length >= MOST_TO_AN_ENTRY ||
+      point.minutes - last[0]!.minutes > MOST_MINUTES_TO_AN_ENTRY;
+    if (isFull) {
+      parts.push([point]);
+    } else {
+      last.push(point);
+    }
+  }
+  return parts;
 }

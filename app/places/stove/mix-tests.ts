@@ -10,7 +10,7 @@ import {
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { amountWords } from '../../data/words';
 import { AskNumber } from './ask-number';
 
@@ -136,7 +136,7 @@ export class MixTests {
   readonly view = input.required<BatchView>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   protected readonly squeezes = SQUEEZES;
   protected readonly helperId = signal('');
   protected readonly typed = signal('');
@@ -200,13 +200,13 @@ export class MixTests {
   });
 
   protected squeeze(result: (typeof SQUEEZES)[number]['result']): void {
-    void this.scribe.say({ kind: 'squeezed', batchId: this.view().batch.id, result });
+    void this.journal.say({ kind: 'squeezed', batchId: this.view().batch.id, result });
   }
 
   protected async add(massG: number): Promise<void> {
     const { id, name, moisture } = this.helper_();
     if (
-      await this.scribe.say({
+      await this.journal.say({
         kind: 'adjusted',
         batchId: this.view().batch.id,
         materialId: id,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { POUR_FROM_C, POUR_UNTIL_C, SETS_C, formatNumber, type CookView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { shortTime } from '../../data/words';
 import { ClockFace } from '../../pieces/clock-face';
@@ -23,7 +23,7 @@ const MINUTE_MS = 60_000;
         @for (code of codes(); track code) {
           <nw-plaque [code]="code" />
         }
-        <strong>Agar, cook {{ view().cook.number }}</strong>
+        <strong>Agar, cook {{ view().name }}</strong>
       </p>
       @if (clock().window; as w) {
         <nw-clock-face [minutes]="left()" [at]="isOpen() ? 'of the window' : 'to pouring heat'">
@@ -84,7 +84,7 @@ export class PourScreen {
   readonly view = input.required<CookView>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   protected readonly from = POUR_FROM_C;
   protected readonly until = POUR_UNTIL_C;
@@ -121,7 +121,7 @@ export class PourScreen {
   }
 
   protected read(celsius: number): void {
-    void this.scribe.say({
+    void this.journal.say({
       kind: 'logged',
       cookId: this.view().cook.id,
       channel: 'agarC',
@@ -131,6 +131,6 @@ export class PourScreen {
   }
 
   protected poured(): void {
-    void this.scribe.say({ kind: 'poured', cookId: this.view().cook.id });
+    void this.journal.say({ kind: 'poured', cookId: this.view().cook.id });
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { parseWithin, type CookView, type Proof } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/house-store';
 
 type Kind = Proof['kind'];
@@ -122,7 +122,7 @@ const KINDS: readonly { readonly id: Kind; readonly words: string }[] = [
 export class ProofForm {
   readonly view = input.required<CookView>();
 
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly store = inject(HouseStore);
   protected readonly kinds = KINDS;
   protected readonly kind = signal<Kind>('indicator');
@@ -153,7 +153,7 @@ export class ProofForm {
       const proof = this.proof();
       const vesselId = this.view().vesselIds.find((id) => id === this.vessel());
       this.problem.set('');
-      void this.scribe.say({ kind: 'proofRead', cookId: this.view().cook.id, proof, vesselId });
+      void this.journal.say({ kind: 'proofRead', cookId: this.view().cook.id, proof, vesselId });
     } catch (error) {
       this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }

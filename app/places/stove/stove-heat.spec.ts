@@ -8,7 +8,7 @@ import {
   withSchool,
   type CookView,
 } from '../../../core/index';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { CookRecord } from './cook-record';
@@ -79,7 +79,7 @@ describe('the record of a cook', () => {
   const cook = (): CookView => setup.house().cooks.find((c) => c.cook.number === 8)!;
   beforeEach(async () => {
     setup = await demoHouse();
-    record = await render(CookRecord, { number: '8' });
+    record = await render(CookRecord, { cook: '8' });
   });
   afterEach(() => setup.close());
 
@@ -135,7 +135,7 @@ describe('the record of a cook', () => {
   });
 
   it('says when there is no such cook', async () => {
-    await record.set('number', '999');
+    await record.set('cook', '999');
     expect(record.text()).toContain('There is no cook 999 here.');
   });
 });
@@ -159,8 +159,8 @@ describe('agar out of the cooker', () => {
       bottle: vesselTypes.find((v) => v.id === 'bottle-500')!,
       spare: 0.1,
     });
-    const scribe = TestBed.inject(Scribe);
-    const made = (await scribe.makeBatch(formula, scaled))!;
+    const journal = TestBed.inject(Journal);
+    const made = (await journal.makeBatch(formula, scaled))!;
     const plan = planCook({
       appliance: appliances[0]!,
       house: setup.house().household!,
@@ -185,14 +185,14 @@ describe('agar out of the cooker', () => {
     await setup.db.rows('entries').add({ ...entry, at: new Date().toISOString() });
     await until(setup.store, (h) => h.cooks.length > 0);
     for (const step of ['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff', 'open'] as const) {
-      await scribe.say({ kind: 'cookStep', cookId: cook.id, step });
+      await journal.say({ kind: 'cookStep', cookId: cook.id, step });
       await until(setup.store, (h) => h.cooks[0]!.steps.at(-1)?.step === step);
     }
     const stove = await render(Stove);
     expect(stove.text()).toContain('How hot is it?');
     expect(stove.text()).toContain('it erupts when it is moved');
     const say = async (celsius: number, minutesAgo: number) => {
-      await scribe.say({
+      await journal.say({
         kind: 'logged',
         cookId: cook.id,
         channel: 'agarC',
@@ -257,7 +257,7 @@ describe('the cooks of the day', () => {
     // The canner is on, and the multi-cooker takes no quarts.
     expect(day.text()).toContain('no cooker has a place for quart jars');
     const cook14 = setup.house().cooks.find((c) => c.cook.number === 14)!;
-    await TestBed.inject(Scribe).say({ kind: 'cookStep', cookId: cook14.cook.id, step: 'stop' });
+    await TestBed.inject(Journal).say({ kind: 'cookStep', cookId: cook14.cook.id, step: 'stop' });
     await day.settle();
     expect(day.text()).toMatch(/1 cook, .* if you begin now/);
     expect(day.text()).toMatch(/8 of 8 places, 100 min at 15 psi, 2\.0 l of water, about \d+ g of gas/);

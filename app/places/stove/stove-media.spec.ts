@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { adviseTreatment, resolveFormula, scaleFormula, withSchool } from '../../../core/index';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Stove } from './stove';
@@ -25,7 +25,7 @@ describe('the Stove, for every medium', () => {
     const vessel = vesselTypes.find((v) => v.id === vesselId)!;
     const bottle = vesselTypes.find((v) => v.id === 'bottle-500')!;
     const scaled = scaleFormula(formula, { vessel, count, bottle, spare: 0.1 });
-    await TestBed.inject(Scribe).makeBatch(formula, scaled, {
+    await TestBed.inject(Journal).makeBatch(formula, scaled, {
       treatment: adviseTreatment(formula.stage, scaled.parts).treatment,
     });
     await until(setup.store, (h) => h.batches.length > 0);

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { CookStep } from '../../../core/index';
-import { Scribe, type Said } from '../../data/scribe';
+import { Journal, type Said } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { cookClock } from './cook-clock';
@@ -12,7 +12,7 @@ describe('the Stove', () => {
   afterEach(() => setup.close());
 
   const say = async (said: Said) => {
-    expect(await TestBed.inject(Scribe).say(said)).toBe(true);
+    expect(await TestBed.inject(Journal).say(said)).toBe(true);
     await stove.settle();
   };
   const cook14 = () => setup.house().cooks.find((c) => c.cook.number === 14)!;

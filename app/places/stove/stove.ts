@@ -24,6 +24,7 @@ import { Time } from '../../data/time';
 import { Wake } from '../../data/wake';
 import { shortTime } from '../../data/words';
 import { Plaque } from '../../pieces/plaque';
+import { openedIn } from '../../data/opened';
 import { codesOf } from './codes-of';
 import { CookScreen } from './cook-screen';
 import { cookClock } from './cook-clock';
@@ -84,7 +85,7 @@ export class Stove {
   protected readonly lastCook = computed(() => {
     const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
     const last = ended[ended.length - 1];
-    return last && { number: last.cook.number, ...verdictWords(last.verdict) };
+    return last && { name: last.name, id: last.cook.id, ...verdictWords(last.verdict) };
   });
   protected readonly idleWords = computed(() => {
     const house = this.store.house();
@@ -130,7 +131,7 @@ export class Stove {
     }
     const { cook } = 'cook' in task ? task : { cook: task.pour };
     return {
-      name: `${'pour' in task ? 'Agar' : cook.cook.applianceName}, cook ${cook.cook.number}`,
+      name: `${'pour' in task ? 'Agar' : cook.cook.applianceName}, cook ${cook.name}`,
       code: this.codes(cook),
       words,
       due,
@@ -148,7 +149,7 @@ export class Stove {
   }
 
   private nameOf(task: Task): string {
-    return 'batch' in task ? task.batch.code : `cook ${cookOf(task)?.cook.number ?? ''}`;
+    return 'batch' in task ? task.batch.code : `cook ${cookOf(task)?.name ?? ''}`;
   }
 
   private codes(cook: CookView): string {
@@ -164,14 +165,11 @@ export class Stove {
   }
 
   private isAsked(task: Task): boolean {
-    const code = this.open()?.split('-')[0];
-    if (code === undefined) {
-      return false;
-    }
-    const cook = cookOf(task);
-    return 'batch' in task
-      ? task.batch.code === code
-      : cook !== undefined && this.codes(cook).split(' ').includes(code);
+    const id = openedIn(this.store.house(), this.open())?.batch.batch.id;
+    return (
+      id !== undefined &&
+      ('batch' in task ? task.batch.batch.id === id : cookOf(task)?.batches.includes(id) === true)
+    );
   }
 }
 

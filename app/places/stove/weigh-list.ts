@@ -20,7 +20,7 @@ import {
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
 import { Scale } from '../../data/scale';
-import { Scribe } from '../../data/scribe';
+import { Journal } from '../../data/journal/journal';
 import { WHICH_HOUSE } from '../../data/which-house';
 import { plannedStrength } from './planned-strength';
 
@@ -178,7 +178,7 @@ export class WeighList {
   readonly view = input.required<BatchView>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   protected readonly scale = inject(Scale);
   protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
   protected readonly open = signal('');
@@ -241,7 +241,7 @@ export class WeighList {
       this.open.set(this.open() === row.id ? '' : row.id);
       return;
     }
-    void this.scribe.say({ kind: 'weighedOut', batchId: this.view().batch.id, materialId: row.id, massG });
+    void this.journal.say({ kind: 'weighedOut', batchId: this.view().batch.id, materialId: row.id, massG });
   }
 
   protected async type(row: Row, text: string): Promise<void> {
@@ -250,7 +250,7 @@ export class WeighList {
       const massG = parseWithin(text, { field, min: 0, max: 1_000_000, unit: ' g' });
       this.problem.set('');
       if (
-        await this.scribe.say({
+        await this.journal.say({
           kind: 'weighedOut',
           batchId: this.view().batch.id,
           materialId: row.id,

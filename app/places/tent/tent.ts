@@ -12,7 +12,8 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { blockDryMassG, formatNumber, isRunFull, lastFraction, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
-import { Scribe } from '../../data/scribe';
+import { openedIn } from '../../data/opened';
+import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
 import { BlockDrawing } from '../../pieces/block-drawing';
 import { Plaque } from '../../pieces/plaque';
@@ -34,7 +35,7 @@ export class Tent {
   readonly open = input<string>();
 
   private readonly store = inject(HouseStore);
-  private readonly scribe = inject(Scribe);
+  private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
   private readonly keyHub = inject(Keys);
@@ -54,11 +55,11 @@ export class Tent {
     ),
   );
   protected readonly selected = computed<TentBlock | undefined>(() => {
-    const code = this.open();
+    const opened = openedIn(this.store.house(), this.open());
     const blocks = this.blocks();
     return (
-      blocks.find((b) => b.view.code === code) ??
-      blocks.find((b) => b.due && b.view.code.split('-')[0] === code) ??
+      blocks.find((b) => b.view.vessel.id === opened?.vessel?.vessel.id) ??
+      blocks.find((b) => b.due && b.view.batch.id === opened?.batch.batch.id) ??
       blocks.find((b) => b.due) ??
       blocks[0]
     );
@@ -120,6 +121,9 @@ export class Tent {
     inject(DestroyRef).onDestroy(remove);
   }
 
+  /** Whether the opened block is looked at more closely. */
+  protected readonly looking = signal(false);
+
   protected flush(view: VesselView): string {
     return flushName(view);
   }
@@ -131,7 +135,7 @@ export class Tent {
   }
 
   protected select(block: TentBlock): void {
-    void this.router.navigate([], { queryParams: { open: block.view.code } });
+    void this.router.navigate([], { queryParams: { open: block.view.vessel.id } });
   }
 
   protected press(key: string): void {
@@ -151,22 +155,24 @@ export class Tent {
       return;
     }
     const vesselIds = [selected, ...(partner ? [partner] : [])].map((b) => b.view.vessel.id);
-    if (await this.scribe.say({ kind: 'harvested', vesselIds, massG: this.massG() })) {
+    if (await this.journal.say({ kind: 'harvested', vesselIds, massG: this.massG() })) {
       this.typed.set('');
       const next = this.blocks().find((b) => b.look === 'ripe' && !vesselIds.includes(b.view.vessel.id));
-      await this.router.navigate([], { queryParams: { open: next?.view.code ?? selected.view.code } });
+      await this.router.navigate([], {
+        queryParams: { open: next?.view.vessel.id ?? selected.view.vessel.id },
+      });
     }
   }
 
   protected pins(view: VesselView): void {
-    void this.scribe.say({ kind: 'pinned', vesselIds: [view.vessel.id] });
+    void this.journal.say({ kind: 'pinned', vesselIds: [view.vessel.id] });
   }
 
   protected openBlock(view: VesselView): void {
-    void this.scribe.say({ kind: 'opened', vesselIds: [view.vessel.id] });
+    void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id] });
   }
 
   protected spent(view: VesselView): void {
-    void this.scribe.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'spent' });
+    void this.journal.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'spent' });
   }
 }

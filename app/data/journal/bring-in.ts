@@ -1,0 +1,159 @@
+import {
+  isSameRow,
+  rowThatStands,
+  type ArchiveRow,
+  type MergeRow,
+  type Records,
+  type TableName,
+  type UnreadRow,
+} from '../../../core/index';
+import type { HouseDb } from './house-db';
+
+/** What an archive did to the house. */
+export interface BroughtIn {
+  readonly added: number;
+  /** Rows that were here and said something else. */
+  readonly differed: number;
+  /** Of those, where the one from the archive counts now. */
+  readonly replaced: number;
+  readonly unread: number;
+  /** Whether it was ended before the last row. */
+  readonly stopped: boolean;
+}
+
+export interface BringInOptions {
+  /** What it is called while it comes in. */
+  readonly name: string;
+  readonly rowCount: number;
+  readonly onProgress: (share: number) => void;
+  /** Asked between transactions. */
+  readonly isStopped: () => boolean;
+}
+
+/** Rows to a transaction: short enough that a press between two of them is not felt. */
+const ROWS_AT_ONCE = 400;
+/** Photos are large; a few at a time. */
+const PHOTOS_AT_ONCE = 8;
+
+/**
+ * Appends rows by union, a few hundred to a transaction, so that presses in any tab go on between them. What is here is
+ * never cleared: a row that is here already stays, or gives way to the one that stands in every order of merging.
+ * Stopped or killed half-way, every row that came in is whole, and bringing the same file in again completes it.
+ */
+export async function bringIn(
+  db: HouseDb,
+  rows: Iterable<ArchiveRow>,
+  options: BringInOptions,
+): Promise<BroughtIn> {
+  const sum = { added: 0, differed: 0, replaced: 0, unread: 0 };
+  let seen = 0;
+  let table: TableName | undefined;
+  let waiting: MergeRow[] = [];
+  let aside: UnreadRow[] = [];
+  const flush = async () => {
+    if (table !== undefined && waiting.length > 0) {
+      add(sum, await keepRows(db, table, waiting));
+    }
+    waiting = [];
+  };
+  await db.meta.put({ id: 'bringingIn', value: options.name });
+  try {
+    for (const item of rows) {
+      seen++;
+      if (item.kind === 'unread') {
+        aside.push(item.unread);
+      } else {
+        if (item.table !== table) {
+          await flush();
+          table = item.table;
+        }
+        waiting.push(item.row);
+      }
+      if (waiting.length >= (table === 'photos' ? PHOTOS_AT_ONCE : ROWS_AT_ONCE)) {
+        await flush();
+        options.onProgress(seen / Math.max(1, options.rowCount));
+      }
+      if (aside.length >= ROWS_AT_ONCE) {
+        sum.unread += await setAside(db, aside);
+        aside = [];
+      }
+      if (options.isStopped()) {
+        return { ...sum, stopped: true };
+      }
+    }
+    await flush();
+    sum.unread += await setAside(db, aside);
+    await db.meta.delete('bringingIn');
+    return { ...sum, stopped: false };
+  } finally {
+    await db.transaction('rw', db.meta, () => db.bump());
+  }
+}
+
+function add(sum: { added: number; differed: number; replaced: number }, more: typeof sum): void {
+  sum.added += more.added;
+  sum.differed += more.differed;
+  sum.replaced += more.replaced;
+}
+
+/** One transaction: reads what is here of these rows, and writes only what is new or stands against it. */
+export function keepRows(
+  db: HouseDb,
+  table: TableName,
+  rows: readonly MergeRow[],
+): Promise<{ added: number; differed: number; replaced: number }> {
+  return db.transaction('rw', [table, 'meta'], async () => {
+    const here = (await db.rows(table).bulkGet(rows.map((r) => r.id))) as (MergeRow | undefined)[];
+    const counts = { added: 0, differed: 0, replaced: 0 };
+    const put: MergeRow[] = [];
+    rows.forEach((row, i) => {
+      const mine = here[i];
+      if (mine === undefined) {
+        counts.added++;
+        put.push(row);
+      } else if (!isSameRow(mine, row)) {
+        counts.differed++;
+        if (rowThatStands(mine, row) === row) {
+          counts.replaced++;
+          put.push(row);
+        }
+      }
+    });
+    if (put.length > 0) {
+      await db.rows(table).bulkPut(put as never);
+      await db.bump();
+    }
+    if (counts.replaced > 0) {
+      await db.bump('epoch');
+    }
+    return counts;
+  });
+}
+
+/** Keeps rows that cannot be read, each once. @returns how many were new */
+export function setAside(db: HouseDb, rows: readonly UnreadRow[]): Promise<number> {
+  if (rows.length === 0) {
+    return Promise.resolve(0);
+  }
+  return db.transaction('rw', db.unread, async () => {
+    const known = new Set<string>();
+    await db.unread.each((u) => known.add(JSON.stringify([u.table, u.row])));
+    const fresh = rows.filter((r) => {
+      const key = JSON.stringify([r.table, r.row]);
+      const isNew = !known.has(key);
+      known.add(key);
+      return isNew;
+    });
+    await db.unread.bulkAdd(fresh.map((r) => ({ ...r })));
+    return fresh.length;
+  });
+}
+
+/** All rows of an archive that is in memory, as `bringIn` takes them. */
+export function* rowsOfRecords(records: Records, order: readonly TableName[]): Generator<ArchiveRow> {
+  for (const table of order) {
+    for (const row of records[table]) {
+      yield { kind: 'row', table, row };
+    }
+  }
+}

@@ -1,0 +1,60 @@
+import {
+  CoreError,
+  buildHouse,
+  checkEntry,
+  consequencesOf,
+  isCorrection,
+  type Entry,
+  type House,
+} from '../../../core/index';
+
+/** Kinds that change nothing for the entries that are noted with them. */
+const ASIDE: readonly Entry['kind'][] = ['logged', 'cautionRead'];
+const MOST_NAMED = 3;
+
+/**
+ * Refuses a deed that cannot be true of a house, each entry in the house that the ones before it left.
+ *
+ * @param words how an entry is called, for a refusal
+ * @throws CoreError
+ */
+export function checkDeed(
+  house: House,
+  entries: readonly Entry[],
+  nowMs: number,
+  words: (entry: Entry) => string,
+): void {
+  let standing = house;
+  entries.forEach((entry, i) => {
+    checkEntry(standing, entry, nowMs);
+    if (i + 1 < entries.length && !ASIDE.includes(entry.kind)) {
+      standing = buildHouse({ ...standing.records, entries: [...standing.records.entries, entry] });
+    }
+  });
+  const corrections = entries.filter(isCorrection);
+  if (corrections.length > 0) {
+    refuseConsequences(house, corrections, words);
+  }
+}
+
+function refuseConsequences(
+  house: House,
+  corrections: readonly Entry[],
+  words: (entry: Entry) => string,
+): void {
+  const impossible = consequencesOf(house.records, corrections);
+  const [first] = impossible;
+  if (first === undefined) {
+    return;
+  }
+  const named = impossible.slice(0, MOST_NAMED).map((i) => words(i.fact));
+  const more = impossible.length - named.length;
+  const list = `${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
+  throw new CoreError(
+    'wrong-state',
+    'Correction',
+    impossible.length,
+    'one that leaves later entries possible',
+    `With that, later entries would be impossible: ${list}. (${first.reason}) They can be struck together in the history.`,
+  );
+}

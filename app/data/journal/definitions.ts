@@ -1,0 +1,97 @@
+import { Injectable, inject } from '@angular/core';
+import { CoreError, TABLE_NAMES, type Records, type TableName } from '../../../core/index';
+import { messageOf } from '../message-of';
+import { Notices } from '../notices';
+import { SteadyClock } from '../steady-clock';
+import { HOUSE_DB } from './database';
+import { parseRow } from './parse-row';
+import { Writer } from './writer';
+
+type DefinitionTable = Exclude<TableName, 'batches' | 'vessels' | 'cooks' | 'entries' | 'photos'>;
+
+/** Changes definitions in place. Each is parsed by its schema before it is kept. */
+@Injectable({ providedIn: 'root' })
+export class Definitions {
+  private readonly db = inject(HOUSE_DB);
+  private readonly notices = inject(Notices);
+  private readonly clock = inject(SteadyClock);
+  private readonly writer = inject(Writer);
+
+  /**
+   * Changes some fields of one definition. Reads and writes in one transaction, so that two quick changes, or two
+   * tabs, never undo each other. An `undefined` takes the field away.
+   * @returns whether it was kept
+   */
+  change<K extends DefinitionTable>(
+    table: K,
+    id: string,
+    change: Partial<Records[K][number]>,
+  ): Promise<boolean> {
+    return this.keep(table, `${table} ${id}`, async () => {
+      const row = await this.db.rows(table).get(id);
+      if (row === undefined) {
+        throw new CoreError('not-found', table, id, 'one that is kept here');
+      }
+      const updatedAt = new Date(this.clock.now()).toISOString();
+      await this.writer.put(table, { ...row, ...change, ...(await this.signature()), updatedAt } as never);
+    });
+  }
+
+  /** Adds one definition. @returns whether it was kept */
+  add<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
+    return this.keep(table, `${table} ${row.id}`, async () => {
+      await this.writer.add(table, { ...row, ...(await this.signature()) });
+    });
+  }
+
+  /** Furnishes an empty house in one transaction. @throws CoreError */
+  furnish(records: Records): Promise<void> {
+    return this.putAll(records, false);
+  }
+
+  /** Lays a whole house out anew, in place of what was there, in one transaction. @throws CoreError */
+  layOut(records: Records): Promise<void> {
+    return this.putAll(records, true);
+  }
+
+  private async putAll(records: Records, instead: boolean): Promise<void> {
+    await this.db.transaction('rw', [...TABLE_NAMES, 'meta'], async () => {
+      for (const table of TABLE_NAMES) {
+        if (instead) {
+          await this.db.rows(table).clear();
+        }
+        await this.db.rows(table).bulkPut(records[table].map((row) => parseRow(table, row)));
+      }
+      await this.db.bump();
+      await this.db.bump('epoch');
+    });
+  }
+
+  /** Takes the house away, and what was set aside. What this browser is called stays. */
+  async wipe(): Promise<void> {
+    await this.db.transaction('rw', [...TABLE_NAMES, 'unread', 'meta'], async () => {
+      await Promise.all([...TABLE_NAMES.map((name) => this.db.rows(name).clear()), this.db.unread.clear()]);
+      await this.db.meta.delete('bringingIn');
+      await this.db.bump();
+      await this.db.bump('epoch');
+    });
+  }
+
+  private async signature(): Promise<{ readonly device: Awaited<ReturnType<Writer['device']>> }> {
+    return { device: await this.writer.device(), ...this.writer.who() };
+  }
+
+  private async keep(table: DefinitionTable, about: string, act: () => Promise<void>): Promise<boolean> {
+    try {
+      await this.db.transaction('rw', [table, 'meta'], async () => {
+        await act();
+        await this.db.bump();
+      });
+      this.notices.settled(about);
+      return true;
+    } catch (error) {
+      this.notices.show({ text: `${messageOf(error)} Nothing was changed.`, isKept: false, about });
+      return false;
+    }
+  }
+}

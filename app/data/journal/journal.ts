@@ -1,0 +1,405 @@
+import { Injectable, computed, effect, inject, signal } from '@angular/core';
+import {
+  CoreError,
+  makeBatch,
+  makeCook,
+  nextNumber,
+  receiveCulture,
+  shippedDefinitions,
+  sittingOf,
+  type Appliance,
+  type BatchPlan,
+  type CautionId,
+  type CookId,
+  type CookPlan,
+  type Deed,
+  type DeviceId,
+  type Entry,
+  type House,
+  type Isolate,
+  type MakeContext,
+  type NewBatch,
+  type Photo,
+  type ResolvedFormula,
+  type ScaledFormula,
+  type ShippedOffer,
+  type Stage,
+  type VesselId,
+  type VesselType,
+} from '../../../core/index';
+import { HouseStore, type ReadyHouse } from '../house-store';
+import { messageOf } from '../message-of';
+import { Notices } from '../notices';
+import { SteadyClock } from '../steady-clock';
+import { Time } from '../time';
+import { WHICH_HOUSE } from '../which-house';
+import { entryWords } from '../words';
+import { checkDeed } from './check-deed';
+import { HOUSE_DB } from './database';
+import { parseRow } from './parse-row';
+import { HOUSE_TABLES, readSnapshot } from './reads';
+import { stampAll, type Hand, type Said } from './said';
+import { settle } from './settle';
+import { UnsavedShelf, type UnsavedDeed } from './unsaved-shelf';
+import { Writer } from './writer';
+
+export type { Said } from './said';
+
+/** The newest thing that was noted here, for the Today line. */
+export interface LastEntry {
+  readonly entry: Entry;
+  /** It was walked back, and nothing was done since. */
+  readonly takenBack: boolean;
+  /** Whether there is something to walk back still. */
+  readonly canUndo: boolean;
+}
+
+/** What one writing does inside its transaction, in the house as it stands there. */
+type Act<T> = (house: House, hand: Hand) => Promise<T>;
+
+type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: unknown };
+
+/**
+ * The only writer of the house. Each deed is parsed by its schema, checked against the house that stands in the
+ * database at that moment, and appended, all in one transaction. What is refused changes nothing and says so; what could
+ * not be saved is kept on screen with its own true time until it is saved or let go.
+ */
+@Injectable({ providedIn: 'root' })
+export class Journal {
+  private readonly db = inject(HOUSE_DB);
+  private readonly store = inject(HouseStore);
+  private readonly notices = inject(Notices);
+  private readonly time = inject(Time);
+  private readonly clock = inject(SteadyClock);
+  private readonly writer = inject(Writer);
+  private readonly shelf = new UnsavedShelf(inject(WHICH_HOUSE).database);
+  private lastMs = 0;
+  /** The house that the newest transaction of this tab left, so that a second press need not read it anew. */
+  private seen: ReadyHouse | undefined;
+
+  /** Shipped figures that were corrected since, beside rows that were changed here. */
+  readonly offers = signal<readonly ShippedOffer[]>([]);
+
+  private readonly sitting = computed(() => {
+    const ready = this.store.ready();
+    return ready === undefined ? {} : sittingOf(ready.house.records.entries, ready.device);
+  });
+  readonly canRedo = computed(() => this.sitting().redo !== undefined);
+
+  readonly last = computed<LastEntry | undefined>(() => {
+    const { undo, redo } = this.sitting();
+    const takenBack = redo !== undefined;
+    const entry = (redo ?? undo)?.entries.find((e) => e.kind !== 'cautionRead');
+    return entry && { entry, takenBack, canUndo: undo !== undefined };
+  });
+
+  constructor() {
+    const begin = effect(() => {
+      const ready = this.store.ready();
+      if (ready?.house.household !== undefined) {
+        begin.destroy();
+        void this.begin(ready);
+      }
+    });
+  }
+
+  /**
+   * Notes one fact, with a photo if there is one.
+   * @returns whether it is safe: saved, or kept on screen to be saved again
+   */
+  say(said: Said, photo?: Photo): Promise<boolean> {
+    return this.sayAll([said], { photo });
+  }
+
+  /**
+   * Notes several facts that belong together: all or none, and taken back together.
+   * @param options.quiet for what no person pressed: it leaves the notices alone where it succeeds
+   */
+  async sayAll(
+    saids: readonly Said[],
+    options: { readonly photo?: Photo; readonly quiet?: boolean } = {},
+  ): Promise<boolean> {
+    const entries = stampAll(saids, this.hand());
+    const outcome = await this.attempt(this.appending(entries, options.photo));
+    if (outcome.ok) {
+      if (options.quiet !== true) {
+        this.notices.settled(aboutOf(entries));
+      }
+      return true;
+    }
+    return this.couldNot({ entries, photo: options.photo }, outcome.error);
+  }
+
+  async makeBatch(
+    formula: ResolvedFormula,
+    scaled: ScaledFormula,
+    choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
+  ): Promise<NewBatch | undefined> {
+    return this.make(`batch ${formula.name}`, async (house, hand) => {
+      const number = nextBatchNumber(house, formula.stage);
+      return this.keepBatch(makeBatch(formula, scaled, number, contextOf(hand), choices), hand);
+    });
+  }
+
+  async receiveCulture(culture: {
+    vessel: VesselType;
+    isolate: Isolate;
+    contentsMl: number;
+    count: number;
+  }): Promise<NewBatch | undefined> {
+    const { vessel, isolate, contentsMl, count } = culture;
+    return this.make(`culture ${isolate.name}`, async (house, hand) => {
+      const number = nextBatchNumber(house, vessel.kind === 'dish' ? 'agar' : 'liquid');
+      const made = receiveCulture(
+        { vessel, isolateId: isolate.id, contentsMl, count },
+        number,
+        contextOf(hand),
+      );
+      await this.writer.put('isolates', parseRow('isolates', isolate));
+      return this.keepBatch(made, hand);
+    });
+  }
+
+  /** Loads a cook and puts its lid on, with the checklist as read, as one deed. */
+  async startCook(
+    appliance: Appliance,
+    plan: CookPlan,
+    vesselIds: readonly VesselId[],
+    caution: CautionId,
+  ): Promise<CookId | undefined> {
+    return this.make('a cook', async (house, hand) => {
+      const number = nextNumber(house.records.cooks.map((c) => c.number));
+      const roomC = house.household?.roomC ?? 20;
+      const { cook } = makeCook(appliance, plan, roomC, vesselIds, number, contextOf(hand));
+      const entries = stampAll(
+        [
+          { kind: 'cookLoaded', cookId: cook.id, vesselIds: [...vesselIds] },
+          { kind: 'cautionRead', caution },
+          { kind: 'cookStep', cookId: cook.id, step: 'lidOn' },
+        ],
+        hand,
+      );
+      const after = { ...house.records, cooks: [...house.records.cooks, cook] };
+      checkDeed({ ...house, records: after }, entries, hand.nowMs, (e) => entryWords(e, house));
+      await this.writer.add('cooks', { ...cook, ...signed(hand) });
+      await this.writer.addAll('entries', entries);
+      return cook.id;
+    });
+  }
+
+  /** Walks back over the newest deed of this sitting. */
+  async undo(): Promise<void> {
+    await this.walk(this.sitting().undo, 'takenBack');
+  }
+
+  /** Walks forward again over the deed that was walked back last. */
+  async redo(): Promise<void> {
+    await this.walk(this.sitting().redo, 'putBack');
+  }
+
+  /** The house as the database has it now; for whoever must ask before it corrects. */
+  async current(): Promise<House> {
+    const outcome = await this.attempt((house) => Promise.resolve(house));
+    if (!outcome.ok) {
+      throw outcome.error instanceof Error ? outcome.error : new Error(String(outcome.error));
+    }
+    return outcome.value;
+  }
+
+  private async walk(deed: Deed | undefined, kind: 'takenBack' | 'putBack'): Promise<void> {
+    if (deed !== undefined) {
+      await this.sayAll(deed.entries.map((e) => ({ kind, entryId: e.id, undo: true })));
+    }
+  }
+
+  private async make<T>(words: string, act: Act<T>): Promise<T | undefined> {
+    const hand = this.hand();
+    const outcome = await this.attempt(act, hand);
+    if (outcome.ok) {
+      this.notices.settled(words);
+      return outcome.value;
+    }
+    this.tell(words, hand.nowMs, words, outcome.error, async () => (await this.attempt(act, hand)).ok);
+    return undefined;
+  }
+
+  private appending(entries: readonly Entry[], photo: Photo | undefined): Act<void> {
+    return async (house, { nowMs, device }) => {
+      checkDeed(house, entries, nowMs, (e) => entryWords(e, house));
+      // The very first press of a browser was stamped before it had a name.
+      await this.writer.addAll(
+        'entries',
+        entries.map((e) => (e.device === undefined && device !== undefined ? { ...e, device } : e)),
+      );
+      if (photo !== undefined) {
+        await this.writer.add('photos', photo);
+      }
+    };
+  }
+
+  private async keepBatch(made: NewBatch, hand: Hand): Promise<NewBatch> {
+    await this.writer.add('batches', { ...made.batch, ...signed(hand) });
+    await this.writer.addAll('vessels', made.vessels);
+    await this.writer.add('entries', { ...made.entry, ...signed(hand) });
+    return made;
+  }
+
+  /** One transaction: the house as it stands there, then the act, then the mark that there is more. */
+  private async attempt<T>(act: Act<T>, hand = this.hand()): Promise<Outcome<T>> {
+    try {
+      const value = await this.db.transaction('rw', [...HOUSE_TABLES, 'photos'], async () => {
+        const { house } = await this.houseInside();
+        const done = await act(house, { ...hand, device: await this.writer.device() });
+        await this.db.bump();
+        return done;
+      });
+      this.time.touch();
+      askToPersist();
+      return { ok: true, value };
+    } catch (error) {
+      return { ok: false, error };
+    }
+  }
+
+  /** The house that stands in the database. What was seen last will do when nothing was written since. */
+  private async houseInside(): Promise<ReadyHouse> {
+    const revision = await this.db.counter('revision');
+    const known = [this.store.ready(), this.seen].find((h) => h?.revision === revision);
+    this.seen = known ?? this.store.readHouse(await readSnapshot(this.db));
+    return this.seen;
+  }
+
+  /** Shows what was refused, and keeps what could not be saved. @returns whether it is kept */
+  private couldNot(deed: UnsavedDeed, error: unknown): boolean {
+    const [first] = deed.entries;
+    if (first === undefined) {
+      return true;
+    }
+    const house = this.store.house();
+    const words = house === undefined ? first.kind : entryWords(first, house);
+    const isKept = this.tell(
+      aboutOf(deed.entries),
+      Date.parse(first.at),
+      words,
+      error,
+      () => this.saveAgain(deed),
+      () => {
+        this.shelf.drop(deed);
+      },
+    );
+    if (isKept) {
+      this.shelf.keep(deed);
+    }
+    return isKept;
+  }
+
+  private async saveAgain(deed: UnsavedDeed): Promise<boolean> {
+    const outcome = await this.attempt(this.appending(deed.entries, deed.photo));
+    if (outcome.ok) {
+      this.shelf.drop(deed);
+      return true;
+    }
+    if (outcome.error instanceof CoreError) {
+      this.notices.show({ text: outcome.error.message, isKept: false, about: 'saved again' });
+    }
+    return false;
+  }
+
+  private tell(
+    about: string,
+    atMs: number,
+    words: string,
+    error: unknown,
+    again: () => Promise<boolean>,
+    letGo?: () => void,
+  ): boolean {
+    const isKept = !(error instanceof CoreError);
+    const text = isKept
+      ? `Not saved: ${messageOf(error)}. It is kept here. Free some space, then save again.`
+      : `${messageOf(error)} Nothing was changed.`;
+    const id = this.notices.show({
+      text,
+      isKept,
+      about,
+      ...(isKept && {
+        deed: { words, atMs },
+        ...(letGo && { letGo }),
+        retry: {
+          word: 'Save again',
+          act: () => {
+            void again().then((saved) => {
+              if (saved) {
+                this.notices.drop(id);
+              }
+            });
+          },
+        },
+      }),
+    });
+    return isKept;
+  }
+
+  /** Once for each page: the clock, what a closed browser left unsaved, and what a newer version brings. */
+  private async begin(ready: ReadyHouse): Promise<void> {
+    const own = ready.house.records.entries.filter((e) => e.device === ready.device);
+    this.clock.notBefore(own.reduce((newest, e) => Math.max(newest, Date.parse(e.notedAt)), 0));
+    this.shelf.taken().forEach((deed) => {
+      this.couldNot(deed, new Error('the browser was closed before'));
+    });
+    try {
+      this.offers.set(await settle(this.db, shippedDefinitions()));
+    } catch (error) {
+      this.notices.show({
+        text: `What this version brings could not be added: ${messageOf(error)}. Nothing was changed.`,
+        isKept: false,
+        about: 'settle',
+      });
+    }
+  }
+
+  /** No two entries of this tab share a moment, so that the newest is never in doubt. */
+  private hand(): Hand {
+    this.lastMs = Math.max(this.clock.now(), this.lastMs + 1);
+    return { nowMs: this.lastMs, device: this.store.ready()?.device, ...this.writer.who() };
+  }
+}
+
+function nextBatchNumber(house: House, stage: Stage): number {
+  return nextNumber(house.records.batches.filter((b) => b.stage === stage).map((b) => b.number));
+}
+
+function contextOf(hand: Hand): MakeContext {
+  return { nowMs: hand.nowMs, random: Math.random };
+}
+
+function signed({ device, who }: Hand): { device?: DeviceId; who?: string } {
+  return { ...(device !== undefined && { device }), ...(who !== undefined && { who }) };
+}
+
+/** The matter of a deed: what kind of thing, of what. */
+function aboutOf(entries: readonly Entry[]): string {
+  const [first] = entries;
+  if (first === undefined) {
+    return '';
+  }
+  const subject =
+    'cookId' in first
+      ? first.cookId
+      : 'batchId' in first
+        ? first.batchId
+        : 'vesselIds' in first
+          ? first.vesselIds[0]
+          : 'entryId' in first
+            ? first.entryId
+            : '';
+  return `${first.kind} ${subject ?? ''}`;
+}
+
+let asked = false;
+/** Asks the browser once not to clear these records when the disk runs low. */
+function askToPersist(): void {
+  if (!asked) {
+    asked = true;
+    void navigator.storage.persist();
+  }
+}

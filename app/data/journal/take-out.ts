@@ -1,0 +1,172 @@
+import {
+  ArchiveWriter,
+  TABLE_NAMES,
+  csvOf,
+  firstIssue,
+  olderRow,
+  partsOfPhotos,
+  readRow,
+  type TableName,
+  type UnreadRow,
+} from '../../../core/index';
+import { Zip, ZipDeflate, strToU8 } from 'fflate';
+import type { HouseDb } from './house-db';
+
+export interface TakeOutOptions {
+  readonly writtenAt: string;
+  readonly madeUp: boolean;
+  /** Identity of this writing, carried by all its parts. */
+  readonly set: string;
+  readonly onProgress: (share: number) => void;
+  readonly isStopped: () => boolean;
+  /** Bytes of photos to a part; the usual when it is left out. */
+  readonly mostPhotoBytes?: number;
+}
+
+/** Pieces of packed bytes are gathered into blobs of this size, which the browser may keep on the disk. */
+const BLOB_BYTES = 4_000_000;
+
+/** The writing was ended by the person. */
+export class Stopped extends Error {
+  override readonly name = 'Stopped';
+}
+
+/**
+ * Writes the whole house into one file, or into numbered parts where the photos weigh too much for one. Rows and photos
+ * are read a table and a picture at a time, and never all held at once.
+ */
+export async function takeOut(db: HouseDb, options: TakeOutOptions): Promise<readonly Blob[]> {
+  const photos = await photoSizes(db);
+  const parts = partsOfPhotos(photos, options.mostPhotoBytes);
+  const blobs: Blob[] = [];
+  const total = photos.length + TABLE_NAMES.length;
+  let done = 0;
+  const step = () => {
+    options.onProgress(++done / total);
+    if (options.isStopped()) {
+      throw new Stopped('Stopped.');
+    }
+  };
+  for (const [index, ids] of parts.entries()) {
+    const out = new BlobWriter();
+    const part = parts.length > 1 ? { set: options.set, number: index + 1, of: parts.length } : undefined;
+    const writer = new ArchiveWriter(
+      { writtenAt: options.writtenAt, madeUp: options.madeUp, ...(part && { part }) },
+      (bytes) => {
+        out.push(bytes);
+      },
+    );
+    if (index === 0) {
+      await writeTables(db, writer, step);
+    }
+    for (const id of ids) {
+      const row: unknown = await db.rows('photos').get(id);
+      const photo = readRow('photos', row);
+      if (photo.ok) {
+        writer.photo(photo.value);
+      }
+      step();
+    }
+    writer.end();
+    blobs.push(out.blob());
+  }
+  return blobs;
+}
+
+async function photoSizes(db: HouseDb): Promise<readonly { id: string; bytes: number }[]> {
+  const sizes: { id: string; bytes: number }[] = [];
+  await db.rows('photos').each((photo) => {
+    const { bytes } = photo as { bytes?: Uint8Array };
+    sizes.push({ id: photo.id, bytes: bytes?.length ?? 0 });
+  });
+  return sizes;
+}
+
+async function writeTables(db: HouseDb, writer: ArchiveWriter, step: () => void): Promise<void> {
+  const aside: UnreadRow[] = (await db.unread.toArray()).map(({ table, row, reason }) => ({
+    table,
+    row,
+    reason,
+  }));
+  for (const name of TABLE_NAMES) {
+    if (name !== 'photos') {
+      const rows: unknown[] = await db.rows(name).toArray();
+      writer.table(name, readable(name, rows, aside));
+      step();
+    }
+  }
+  writer.unread(aside);
+}
+
+/** Rows that a schema reads; the others go where they are carried on. */
+function* readable(name: TableName, rows: readonly unknown[], aside: UnreadRow[]): Generator<object> {
+  for (const row of rows) {
+    const read = readRow(name, olderRow(name, row));
+    if (read.ok) {
+      yield read.value;
+    } else {
+      aside.push({ table: name, row: row as UnreadRow['row'], reason: firstIssue(read.issues) });
+    }
+  }
+}
+
+/** Every table as CSV, in one zip; pictures are left out. */
+export async function takeOutCsv(
+  db: HouseDb,
+  options: Pick<TakeOutOptions, 'writtenAt' | 'onProgress' | 'isStopped'>,
+): Promise<Blob> {
+  const out = new BlobWriter();
+  const zip = new Zip((error, bytes) => {
+    if (error !== null) {
+      throw error;
+    }
+    out.push(bytes);
+  });
+  for (const [i, name] of TABLE_NAMES.entries()) {
+    const file = new ZipDeflate(`${name}.csv`, { level: 6 });
+    file.mtime = options.writtenAt;
+    zip.add(file);
+    file.push(strToU8(csvOf(name, [], true)));
+    for (let from = 0; ; from += CSV_ROWS_AT_ONCE) {
+      const rows = await db.rows(name).orderBy('id').offset(from).limit(CSV_ROWS_AT_ONCE).toArray();
+      file.push(strToU8(csvOf(name, rows, false)), rows.length < CSV_ROWS_AT_ONCE);
+      if (rows.length < CSV_ROWS_AT_ONCE) {
+        break;
+      }
+    }
+    options.onProgress((i + 1) / TABLE_NAMES.length);
+    if (options.isStopped()) {
+      throw new Stopped('Stopped.');
+    }
+  }
+  zip.end();
+  return out.blob();
+}
+
+const CSV_ROWS_AT_ONCE = 5000;
+
+/** Gathers bytes into blobs, so that a large file is never one piece of memory. */
+class BlobWriter {
+  private readonly blobs: Blob[] = [];
+  private pieces: Uint8Array<ArrayBuffer>[] = [];
+  private held = 0;
+
+  push(bytes: Uint8Array): void {
+    this.pieces.push(bytes.slice());
+    this.held += bytes.length;
+    if (this.held > BLOB_BYTES) {
+      this.gather();
+    }
+  }
+
+  blob(): Blob {
+    this.gather();
+    return new Blob(this.blobs, { type: 'application/zip' });
+  }
+
+  private gather(): void {
+    this.blobs.push(new Blob(this.pieces));
+    this.pieces = [];
+    this.held = 0;
+  }
+}

@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { format } from 'date-fns';
+import { historyOf, type HistoryLine, type HistorySubject } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { handWords } from '../../data/hand-words';
+import { Time } from '../../data/time';
+import { entryWords, shortTime } from '../../data/words';
+
+/** What was noted of a vessel, a batch, a cook or a day: what, when, by which device, corrected how. */
+@Component({
+  selector: 'nw-history-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ol>
+      @for (line of lines(); track line.id) {
+        <li [class.gone]="line.gone">
+          <button type="button" (click)="correct(line.id)" [attr.aria-label]="'Correct: ' + line.words">
+            <span class="when soft">{{ line.when }}</span>
+            <span class="words"
+              >{{ line.words }}
+              @if (line.was; as was) {
+                <span class="soft small">{{ was }}</span>
+              }
+            </span>
+            <span class="hand soft small">{{ line.hand }}</span>
+          </button>
+        </li>
+      } @empty {
+        <li class="soft none">Nothing was noted here yet.</li>
+      }
+    </ol>
+  `,
+  styles: `
+    ol {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      border-top: 1px solid var(--line);
+    }
+    button {
+      display: grid;
+      width: 100%;
+      min-height: 56px;
+      grid-template-columns: 7.2em 1fr auto;
+      align-items: center;
+      gap: 4px 14px;
+      padding: 6px 0;
+      border: 0;
+      background: none;
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      cursor: pointer;
+    }
+    .words {
+      overflow-wrap: anywhere;
+    }
+    .words .small {
+      display: block;
+    }
+    .gone .words {
+      text-decoration: line-through;
+    }
+    .gone .words .small {
+      display: inline-block;
+      width: 100%;
+      text-decoration: none;
+    }
+    .none {
+      padding: 14px 0;
+    }
+    @media (max-width: 520px) {
+      button {
+        grid-template-columns: 1fr auto;
+      }
+      .words {
+        grid-column: 1 / -1;
+        grid-row: 2;
+      }
+    }
+  `,
+})
+export class HistoryList {
+  readonly subject = input.required<HistorySubject>();
+
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
+  private readonly dialog = inject(MatDialog);
+
+  protected readonly lines = computed(() => {
+    const house = this.store.house();
+    const nowMs = this.time.now();
+    return house === undefined
+      ? []
+      : historyOf(house, this.subject()).map((line) => ({
+          id: line.noted.id,
+          gone: line.stands === undefined,
+          when: shortTime(Date.parse((line.stands ?? line.noted).at), nowMs),
+          words: entryWords(line.stands ?? line.noted, house),
+          was: wasWords(line, entryWords(line.noted, house)),
+          hand: handWords(line.noted, house, this.store.ready()?.device),
+        }));
+  });
+
+  protected async correct(entryId: string): Promise<void> {
+    const { CorrectEntry } = await import('./correct-entry');
+    this.dialog.open(CorrectEntry, { data: { entryId } });
+  }
+}
+
+/** How an entry differs from what was first noted. */
+function wasWords(line: HistoryLine, first: string): string {
+  const noted = `first noted ${format(Date.parse(line.noted.notedAt), 'd MMM HH:mm')}`;
+  if (line.stands === undefined) {
+    return line.walkedBack ? `taken back, ${noted}` : `struck, ${noted}`;
+  }
+  const parts: string[] = [];
+  if (line.corrections.some((c) => c.kind === 'revalued')) {
+    parts.push(`first noted as “${first}”`);
+  }
+  if (line.corrections.some((c) => c.kind === 'retimed')) {
+    parts.push(`${noted} as of ${format(Date.parse(line.noted.at), 'd MMM HH:mm')}`);
+  } else if (Date.parse(line.noted.notedAt) - Date.parse(line.noted.at) > LATE_MS) {
+    parts.push(noted);
+  }
+  return parts.join('; ');
+}
+
+/** Noted so much after it happened that the record should say so. */
+const LATE_MS = 60_000;

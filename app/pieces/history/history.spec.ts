@@ -1,0 +1,116 @@
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
+import { TestBed } from '@angular/core/testing';
+import type { EntryId, EntryKind } from '../../../core/index';
+import { Journal } from '../../data/journal/journal';
+import { demoHouse, type SpecHouse } from '../../testing/house';
+import { render } from '../../testing/render';
+import { CorrectEntry } from './correct-entry';
+import { HistoryList } from './history-list';
+
+describe('an entry of the record', () => {
+  let setup: SpecHouse;
+  let closed = 0;
+  const data: { entryId?: EntryId } = {};
+
+  beforeEach(async () => {
+    closed = 0;
+    setup = await demoHouse(
+      { provide: MatDialogRef, useValue: { close: () => closed++ } },
+      { provide: MAT_DIALOG_DATA, useValue: data },
+    );
+  });
+  afterEach(() => setup.close());
+
+  async function correct(kind: EntryKind, nth = -1) {
+    const fact = setup
+      .house()
+      .facts.filter((f) => f.kind === kind)
+      .at(nth)!;
+    data.entryId = fact.id;
+    return { fact, dialog: await render(CorrectEntry) };
+  }
+  const standing = (id: string) => setup.house().facts.find((f) => f.id === id);
+
+  it('gets another time, and still says when it was first noted', async () => {
+    const before = setup.house().cooks.at(-1)!.state.atPressureMs!;
+    const { fact, dialog } = await correct('cookStep');
+    await dialog.press('−2 min');
+    expect(setup.house().cooks.at(-1)!.state.atPressureMs).toBe(before - 120_000);
+    expect(standing(fact.id)!.notedAt).toBe(fact.notedAt);
+    expect(closed).toBe(1);
+    expect(dialog.text()).toContain('First noted');
+  });
+
+  it('refuses what is no date and changes nothing', async () => {
+    const count = await setup.db.rows('entries').count();
+    const { dialog } = await correct('cookStep');
+    await dialog.type('input[type=datetime-local]', '');
+    await dialog.press('It was then');
+    expect(dialog.text()).toContain('When must be a date and a time. Nothing was changed.');
+    expect(await setup.db.rows('entries').count()).toBe(count);
+  });
+
+  it('gets another value: a harvest that was typed wrongly', async () => {
+    const { fact, dialog } = await correct('harvested');
+    await dialog.type('input[inputmode=decimal]', '123');
+    await dialog.press('Keep this instead');
+    expect(standing(fact.id)).toEqual(
+      jasmine.objectContaining({ massG: 123, notedAt: fact.notedAt }) as never,
+    );
+    expect(dialog.text()).toMatch(/as “.*harvested/);
+  });
+
+  it('gets another source: the wrong culture was named', async () => {
+    const { fact, dialog } = await correct('inoculated');
+    const select = dialog.host.querySelector('select')!;
+    const other = [...select.options].find((o) => o.value !== select.value)!;
+    await dialog.type('select', other.value);
+    await dialog.press('Keep this instead');
+    const now = standing(fact.id)!;
+    expect(now.kind === 'inoculated' && now.sourceVesselIds[0]).toBe(other.value as never);
+  });
+
+  it('keeps its value when what was typed cannot be true of it', async () => {
+    const { fact, dialog } = await correct('harvested');
+    await dialog.type('input[inputmode=decimal]', '-5');
+    await dialog.press('Keep this instead');
+    expect(dialog.text()).toContain('That value cannot be true of this entry. Nothing was changed.');
+    expect(standing(fact.id)).toEqual(fact);
+  });
+
+  it('is struck with what could not have happened without it, or not at all', async () => {
+    const opened = setup.house().facts.find((f) => f.kind === 'opened')!;
+    data.entryId = opened.id;
+    const dialog = await render(CorrectEntry);
+    await dialog.press('Strike it');
+    expect(dialog.text()).toMatch(/could not have happened:.*harvested/);
+    await dialog.press('Leave it as it is');
+    expect(standing(opened.id)).toBeDefined();
+    await dialog.press('Strike it');
+    await dialog.press('Strike them too');
+    expect(standing(opened.id)).toBeUndefined();
+    const [vessel] = opened.vesselIds;
+    expect(setup.house().vesselById.get(vessel!)!.state.harvests).toEqual([]);
+    // One press, so one undo.
+    await TestBed.inject(Journal).undo();
+    await dialog.settle();
+    expect(standing(opened.id)).toBeDefined();
+  });
+
+  it('can be put back, whether it was struck or walked back', async () => {
+    const { fact, dialog } = await correct('harvested');
+    await dialog.press('Strike it');
+    expect(standing(fact.id)).toBeUndefined();
+    await dialog.press('Put it back');
+    expect(standing(fact.id)).toBeDefined();
+  });
+
+  it('stands in the history with what was corrected', async () => {
+    const { fact, dialog } = await correct('harvested');
+    await dialog.type('input[inputmode=decimal]', '99');
+    await dialog.press('Keep this instead');
+    const [vessel] = fact.kind === 'harvested' ? fact.vesselIds : [];
+    const list = await render(HistoryList, { subject: { kind: 'vessel', id: vessel } });
+    expect(list.text()).toMatch(/harvested, 99 g first noted as “.*g”/);
+  });
+});

@@ -1,0 +1,114 @@
+import {
+  editableFields,
+  formatNumber,
+  isCulture,
+  parseNumber,
+  type EditableField,
+  type Fact,
+  type House,
+} from '../../../core/index';
+import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words';
+
+/** One blank of the form in which an entry gets another value. */
+export interface ValueField {
+  readonly field: string;
+  readonly label: string;
+  readonly kind: EditableField['kind'];
+  readonly unit: string;
+  readonly shown: string;
+  readonly options: readonly { readonly value: string; readonly words: string }[];
+  /** Turns what was typed into the value to be kept. @throws CoreError */
+  readonly read: (text: string) => unknown;
+}
+
+const LABELS: Readonly<Record<string, string>> = {
+  massG: 'Mass',
+  result: 'What it showed',
+  volumeMl: 'What is left',
+  ph: 'pH',
+  drops: 'Drops since the reading before',
+  leftMl: 'Water left',
+  celsius: 'Temperature',
+  sourceVesselIds: 'From',
+  doseEach: 'Dose for each',
+  fraction: 'Run',
+  suspect: 'Suspected',
+  note: 'Note',
+  place: 'Where to',
+  reason: 'What became of it',
+};
+const RESULTS: Readonly<Record<string, string>> = { dry: 'too dry', right: 'right', wet: 'too wet' };
+const NONE = '';
+
+/** What of an entry can be given another value, with what stands there now. */
+export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
+  return editableFields(fact.kind).map((editable) => {
+    const stored = (fact as unknown as Record<string, unknown>)[editable.field];
+    const label = LABELS[editable.field] ?? editable.field;
+    const common = { field: editable.field, label, kind: editable.kind, unit: '', options: [] };
+    switch (editable.kind) {
+      case 'number': {
+        const times = editable.shownTimes ?? 1;
+        const unit = editable.unit === '' && fact.kind === 'inoculated' ? fact.doseUnit : editable.unit;
+        return {
+          ...common,
+          unit,
+          shown:
+            typeof stored === 'number'
+              ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
+              : '',
+          read: (text) => (text.trim() === '' ? undefined : parseNumber(text, label) / times),
+        };
+      }
+      case 'choice':
+        return {
+          ...common,
+          shown: typeof stored === 'string' ? stored : NONE,
+          options: [
+            ...(editable.canBeNone === true ? [{ value: NONE, words: 'nothing' }] : []),
+            ...editable.options.map((value) => ({ value, words: choiceWords(editable.field, value) })),
+          ],
+          read: (text) => (text === NONE ? undefined : text),
+        };
+      case 'text':
+        return {
+          ...common,
+          shown: typeof stored === 'string' ? stored : '',
+          read: (text) => (text.trim() === '' ? undefined : text.trim()),
+        };
+      case 'sources': {
+        const [first] = (stored as readonly string[] | undefined) ?? [];
+        return { ...common, shown: first ?? '', options: sourceOptions(fact, house), read: (text) => [text] };
+      }
+    }
+  });
+}
+
+/** As many decimals as the number has, at most two. */
+function decimalsFor(value: number): number {
+  return Number.isInteger(value) ? 0 : Number.isInteger(Math.round(value * 100) / 10) ? 1 : 2;
+}
+
+function choiceWords(field: string, value: string): string {
+  if (field === 'suspect') {
+    return CONTAMINANT_WORDS[value as keyof typeof CONTAMINANT_WORDS].word;
+  }
+  if (field === 'reason') {
+    return FATE_WORDS[value as keyof typeof FATE_WORDS];
+  }
+  return RESULTS[value] ?? value;
+}
+
+/** Vessels that give in the unit of the dose, with what they are. */
+function sourceOptions(fact: Fact, house: House): readonly { value: string; words: string }[] {
+  const unit = fact.kind === 'inoculated' ? fact.doseUnit : 'ml';
+  const named = new Set<string>(fact.kind === 'inoculated' ? fact.sourceVesselIds : []);
+  return [...house.vesselById.values()]
+    .filter(
+      (v) => named.has(v.vessel.id) || (v.leftUnit === unit && (unit === 'g' || isCulture(v)) && v.left > 0),
+    )
+    .map((v) => ({
+      value: v.vessel.id,
+      words: [v.code, v.species?.name, v.isolate?.name].filter(Boolean).join(' '),
+    }));
+}

@@ -1,0 +1,100 @@
+import { demoHouse, type SpecHouse } from '../../testing/house';
+import { render } from '../../testing/render';
+import { BatchPage } from './batch-page';
+import { DayHistory } from './day-history';
+
+describe('the page of a batch', () => {
+  let setup: SpecHouse;
+  beforeEach(async () => {
+    setup = await demoHouse();
+  });
+  afterEach(() => setup.close());
+
+  const inPhase = (phase: string) =>
+    setup
+      .house()
+      .batches.flatMap((b) => b.vessels)
+      .find((v) => v.state.phase === phase)!;
+  const now = (id: string) => setup.house().vesselById.get(id as never)!.state;
+
+  for (const [phase, press, because] of [
+    ['planned', 'cracked', 'cracked'],
+    ['running', 'eaten by mice', 'eatenByMice'],
+    ['opened', 'given away', 'givenAway'],
+  ] as const) {
+    it(`gives a vessel that is ${phase} an end`, async () => {
+      const vessel = inPhase(phase);
+      const page = await render(BatchPage, { name: vessel.vessel.id });
+      await page.press('Taken out');
+      await page.press(press);
+      expect(now(vessel.vessel.id)).toEqual(
+        jasmine.objectContaining({ phase: 'gone', goneBecause: because }) as never,
+      );
+      expect(page.text()).toContain(`${vessel.code}: ${press}`);
+    });
+  }
+
+  it('takes a suspicion and a note of an opened block, and of a jar that was never cooked', async () => {
+    for (const phase of ['opened', 'planned']) {
+      const vessel = inPhase(phase);
+      const page = await render(BatchPage, { name: vessel.vessel.id });
+      await page.type('nw-vessel-inspector textarea', 'a spot at the rim');
+      await page.press('Suspect');
+      await page.press(/G green mold/);
+      expect(now(vessel.vessel.id).suspect).withContext(phase).toBe('greenMold');
+      expect(now(vessel.vessel.id).notes.at(-1)!.text).toBe('a spot at the rim');
+    }
+  });
+
+  it('notes something of the batch and of its culture', async () => {
+    const culture = setup.house().batches.find((b) => b.batch.isolateId !== undefined)!;
+    const page = await render(BatchPage, { name: culture.code });
+    const [batch, isolate] = page.host.querySelectorAll('nw-note-form');
+    expect(isolate).toBeDefined();
+    const area = batch!.querySelector('textarea')!;
+    area.value = 'from the spring';
+    area.dispatchEvent(new Event('input', { bubbles: true }));
+    await page.settle();
+    batch!.querySelector<HTMLButtonElement>('button')!.click();
+    await page.settle();
+    expect(
+      setup
+        .house()
+        .batchById.get(culture.batch.id)!
+        .notes.map((n) => n.note),
+    ).toEqual(['from the spring']);
+    expect(area.value).toBe('');
+  });
+
+  it('puts a whole batch away, which is no longer due', async () => {
+    const vessel = inPhase('planned');
+    const page = await render(BatchPage, { name: vessel.batch.id });
+    await page.press(`Put ${vessel.batchCode} away`);
+    const view = setup.house().batchById.get(vessel.batch.id)!;
+    expect(view.vessels.every((v) => v.state.phase === 'gone')).toBeTrue();
+    expect(view.putAwayAt).toBeDefined();
+    expect(page.has(`Put ${vessel.batchCode} away`)).toBeFalse();
+  });
+
+  it('says that nothing is called so', async () => {
+    expect((await render(BatchPage, { name: 'G99' })).text()).toContain('Nothing here is called G99.');
+  });
+});
+
+describe('the history of a day', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('lists what was noted, goes back a day, and takes a note', async () => {
+    setup = await demoHouse();
+    const day = await render(DayHistory);
+    expect(day.text()).toContain('Today');
+    expect(day.text()).toContain('cook 14: Lid on');
+    await day.type('textarea', 'a hot day');
+    await day.press('Save the note');
+    expect(day.text()).toContain('“a hot day”');
+    await day.press('The day before');
+    expect(day.text()).not.toContain('cook 14: Lid on');
+    expect(day.text()).not.toContain('a hot day');
+  });
+});

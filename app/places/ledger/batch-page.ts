@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { format } from 'date-fns';
+import { lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Journal } from '../../data/journal/journal';
+import { openedIn } from '../../data/opened';
+import { placeOf } from '../../data/place-of';
+import { PLACES } from '../../data/places';
+import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words';
+import { HistoryList } from '../../pieces/history/history-list';
+import { NoteForm, type NoteSubject } from '../../pieces/note-form';
+import { Plaque } from '../../pieces/plaque';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { VesselInspector } from '../../pieces/vessel-inspector';
+
+/** One batch, wherever it stands: each vessel with its fate, notes, and all that was ever noted of it. */
+@Component({
+  selector: 'nw-batch-page',
+  imports: [HistoryList, NoteForm, Plaque, RouterLink, VesselGlyph, VesselInspector],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './batch-page.html',
+  styleUrl: './batch-page.scss',
+})
+export class BatchPage {
+  /** Id or code of a batch or of one vessel, from the address. */
+  readonly name = input.required<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  private readonly router = inject(Router);
+
+  private readonly opened = computed(() => openedIn(this.store.house(), this.name()));
+  protected readonly view = computed(() => this.opened()?.batch);
+  protected readonly vessel = computed(() => this.opened()?.vessel);
+  protected readonly made = computed(() => {
+    const view = this.view();
+    return view === undefined ? '' : format(view.madeAtMs, 'd MMM yyyy HH:mm');
+  });
+  protected readonly title = computed(() => {
+    const view = this.view();
+    const parts = [
+      view?.species?.name,
+      view?.isolate?.name,
+      view?.batch.formula?.name ?? view?.batch.vessel.name,
+    ];
+    return parts.filter(Boolean).join(', ');
+  });
+  protected readonly place = computed(() => {
+    const [house, opened] = [this.store.house(), this.opened()];
+    if (house === undefined || opened === undefined) {
+      return undefined;
+    }
+    const { path, query } = placeOf(opened, house);
+    return path === 'ledger'
+      ? undefined
+      : { path: `/${path}`, query, name: PLACES.find((p) => p.path === path)?.name };
+  });
+  protected readonly vessels = computed(() =>
+    (this.view()?.vessels ?? []).map((v) => ({
+      id: v.vessel.id,
+      code: v.code,
+      kind: v.batch.vessel.kind,
+      fraction: fillOf(v),
+      letter: v.state.suspect === undefined ? '' : CONTAMINANT_WORDS[v.state.suspect].letter,
+      words: stateWords(v),
+      gone: v.state.phase === 'gone',
+      isOpen: v.vessel.id === this.vessel()?.vessel.id,
+    })),
+  );
+  protected readonly subject = computed<HistorySubject | undefined>(() => {
+    const opened = this.opened();
+    return opened === undefined
+      ? undefined
+      : opened.vessel === undefined
+        ? { kind: 'batch', id: opened.batch.batch.id }
+        : { kind: 'vessel', id: opened.vessel.vessel.id };
+  });
+  protected readonly batchNote = computed<NoteSubject | undefined>(() => {
+    const view = this.view();
+    return view && { kind: 'batchNoted', batchId: view.batch.id };
+  });
+  protected readonly cultureNote = computed<NoteSubject | undefined>(() => {
+    const isolateId = this.view()?.batch.isolateId;
+    return isolateId === undefined ? undefined : { kind: 'cultureNoted', isolateId };
+  });
+  protected readonly cultureNotes = computed(() => {
+    const isolateId = this.view()?.batch.isolateId;
+    return (this.store.house()?.facts ?? [])
+      .filter((f) => f.kind === 'cultureNoted')
+      .filter((f) => f.isolateId === isolateId)
+      .map((f) => ({ id: f.id, words: `${format(Date.parse(f.at), 'd MMM')} “${f.note}”` }));
+  });
+  protected readonly canPutAway = computed(() => {
+    const view = this.view();
+    return (
+      view !== undefined && view.putAwayAt === undefined && view.vessels.some((v) => v.state.phase !== 'gone')
+    );
+  });
+
+  protected open(id: string): void {
+    const isOpen = id === this.vessel()?.vessel.id;
+    void this.router.navigate(['/batch', isOpen ? this.view()?.batch.id : id], { replaceUrl: true });
+  }
+
+  protected closeVessel(): void {
+    void this.router.navigate(['/batch', this.view()?.batch.id], { replaceUrl: true });
+  }
+
+  protected putAway(): void {
+    const view = this.view();
+    if (view !== undefined) {
+      void this.journal.say({ kind: 'putAway', batchId: view.batch.id });
+    }
+  }
+}
+
+/** How full the drawing is: what has run, or that something is in it. */
+function fillOf(view: VesselView): number {
+  return view.state.phase === 'running' || view.state.phase === 'opened' ? lastFraction(view) : 0;
+}
+
+function stateWords({ state }: VesselView): string {
+  if (state.phase !== 'gone') {
+    return state.suspect === undefined ? PHASE_WORDS[state.phase] : CONTAMINANT_WORDS[state.suspect].word;
+  }
+  const because = state.goneBecause;
+  return because === undefined || because === 'putAway' ? 'put away' : FATE_WORDS[because];
+}

@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { addDays, format, isSameDay, parseISO, startOfDay } from 'date-fns';
+import type { HistorySubject } from '../../../core/index';
+import { HouseStore } from '../../data/house-store';
+import { Time } from '../../data/time';
+import { HistoryList } from '../../pieces/history/history-list';
+import { NoteForm, type NoteSubject } from '../../pieces/note-form';
+
+/** One day of the house: all that was noted of it, with a remark of one's own. */
+@Component({
+  selector: 'nw-day-history',
+  imports: [HistoryList, NoteForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card" aria-labelledby="day-title">
+      <div class="days">
+        <button type="button" class="deed quiet" (click)="step(-1)">The day before</button>
+        <label class="named"
+          >Day
+          <input
+            #typed
+            class="field"
+            type="date"
+            [value]="day()"
+            [max]="today()"
+            (change)="choose(typed.value)"
+          />
+        </label>
+        <button type="button" class="deed quiet" [disabled]="day() >= today()" (click)="step(1)">
+          The day after
+        </button>
+      </div>
+      <h2 id="day-title">{{ title() }}</h2>
+      @for (note of notes(); track note.id) {
+        <p class="note">“{{ note.note }}”</p>
+      }
+      <p class="soft small">Press an entry to give it another time or value, or to strike it.</p>
+      <nw-history-list [subject]="subject()" />
+      <nw-note-form [about]="about()" label="Note on this day" />
+    </section>
+  `,
+  styles: `
+    section {
+      display: grid;
+      gap: 12px;
+      padding: 18px 20px;
+    }
+    .days {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: end;
+      gap: 12px;
+    }
+    h2,
+    p {
+      margin: 0;
+    }
+    .note {
+      overflow-wrap: anywhere;
+    }
+  `,
+})
+export class DayHistory {
+  private readonly time = inject(Time);
+  private readonly store = inject(HouseStore);
+  protected readonly today = computed(() => isoDay(this.time.now()));
+  private readonly chosen = signal<string | undefined>(undefined);
+  protected readonly day = computed(() => this.chosen() ?? this.today());
+  protected readonly title = computed(() => {
+    const day = parseISO(this.day());
+    return isSameDay(day, this.time.now()) ? 'Today' : format(day, 'EEEE d MMMM yyyy');
+  });
+  /** A calendar day: 23 or 25 hours where the clock changes. */
+  protected readonly subject = computed<HistorySubject>(() => {
+    const from = startOfDay(parseISO(this.day()));
+    return { kind: 'span', fromMs: from.getTime(), toMs: addDays(from, 1).getTime() };
+  });
+  protected readonly about = computed<NoteSubject>(() => ({ kind: 'dayNoted', day: this.day() }));
+  protected readonly notes = computed(() =>
+    (this.store.house()?.facts ?? [])
+      .filter((f) => f.kind === 'dayNoted')
+      .filter((f) => f.day === this.day()),
+  );
+
+  protected step(days: number): void {
+    this.choose(isoDay(addDays(parseISO(this.day()), days).getTime()));
+  }
+
+  protected choose(day: string): void {
+    this.chosen.set(/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= this.today() ? day : undefined);
+  }
+}
+
+function isoDay(ms: number): string {
+  return format(ms, 'yyyy-MM-dd');
+}

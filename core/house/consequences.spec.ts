@@ -1,0 +1,55 @@
+import {
+  buildHouse,
+  consequencesOf,
+  hollinRow,
+  impossibleFacts,
+  seededRandom,
+  struckWith,
+  type Entry,
+  type EntryId,
+} from '../index.js';
+import { DAY_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+
+const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
+const records = hollinRow(NOW, NOW - 9 * 3_600_000);
+const house = buildHouse(records);
+const entry = entryMaker(seededRandom(9));
+const strike = (id: EntryId): Entry => entry(NOW, { kind: 'takenBack', entryId: id });
+const fact = <K extends Entry['kind']>(kind: K, nth = 0) =>
+  house.facts.filter((f) => f.kind === kind)[nth]! as Extract<Entry, { kind: K }>;
+
+describe('what follows from a correction', () => {
+  it('is nothing in a history that could have happened', () => {
+    expect(impossibleFacts(records)).toEqual([]);
+  });
+
+  it('names every later entry that would no longer be possible', () => {
+    const opened = house.facts.find(
+      (f) =>
+        f.kind === 'opened' &&
+        house.facts.some((h) => h.kind === 'harvested' && h.vesselIds.some((id) => f.vesselIds.includes(id))),
+    )!;
+    const found = consequencesOf(records, [strike(opened.id)]);
+    expect(found.some((i) => i.fact.kind === 'harvested')).toBeTrue();
+    expect(found[0]!.reason).toMatch(/must be opened and in the tent/);
+  });
+
+  it('goes on to what follows from those, until the rest stands', () => {
+    const made = fact('batchMade', 3);
+    const more = struckWith(records, [made.id], strike);
+    expect(more.length).toBeGreaterThan(2);
+    const all = [made.id, ...more.map((i) => i.fact.id)].map(strike);
+    expect(impossibleFacts({ ...records, entries: [...records.entries, ...all] })).toEqual([]);
+  });
+
+  it('is asked of another value too: a dose that the culture does not hold', () => {
+    const fed = fact('inoculated');
+    const value = entry(NOW, { kind: 'revalued', entryId: fed.id, fields: { doseEach: 9999 } });
+    expect(consequencesOf(records, [value])[0]!.reason).toMatch(/Dose must be between/);
+  });
+
+  it('is nothing for a note, which nothing rests on', () => {
+    const noted = house.facts.find((f) => f.kind === 'inspected' && f.note !== undefined)!;
+    expect(consequencesOf(records, [strike(noted.id)])).toEqual([]);
+  });
+});

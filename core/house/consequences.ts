@@ -1,0 +1,179 @@
+import { takenSteps, type CookPhase } from '../cook/cook-state.js';
+import type { Batch } from '../record/batch.js';
+import { batchCodes } from '../record/codes.js';
+import { effectiveEntries, type Fact, type FactOf } from '../record/effective.js';
+import type { Entry } from '../record/entry.js';
+import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
+import type { Records } from '../record/tables.js';
+import { newVessel, tellVessel, type VesselDraft } from '../record/vessel-state.js';
+import { requirePossible, type World } from './rules.js';
+
+type Recorded = Pick<Records, 'batches' | 'vessels' | 'entries'>;
+
+/** A fact that cannot be true beside the others, and why. */
+export interface Impossible {
+  readonly fact: Fact;
+  readonly reason: string;
+}
+
+/**
+ * What would no longer be possible if these corrections were made: a jar that was inoculated from a culture which was
+ * struck, a harvest of a block that was never opened. What was impossible before is not counted again.
+ */
+export function consequencesOf(records: Recorded, corrections: readonly Entry[]): readonly Impossible[] {
+  const before = new Set(impossibleFacts(records).map((i): string => i.fact.id));
+  const after = impossibleFacts({ ...records, entries: [...records.entries, ...corrections] });
+  return after.filter((i) => !before.has(i.fact.id));
+}
+
+/** Tells the history anew, fact by fact, and names those that the facts before them do not allow. */
+export function impossibleFacts(records: Recorded): readonly Impossible[] {
+  const telling = new Telling(records);
+  const found: Impossible[] = [];
+  for (const fact of effectiveEntries(records.entries)) {
+    try {
+      requirePossible(telling, fact);
+    } catch (error) {
+      found.push({ fact, reason: error instanceof Error ? error.message : String(error) });
+    }
+    telling.tell(fact);
+  }
+  return found;
+}
+
+interface VesselSoFar {
+  readonly batch: Batch;
+  readonly number: number;
+  readonly draft: VesselDraft;
+  given: number;
+}
+
+/** The house as it was after the facts told so far. */
+class Telling implements World {
+  private readonly batchById: ReadonlyMap<BatchId, Batch>;
+  private readonly vessels = new Map<VesselId, VesselSoFar>();
+  private readonly made = new Map<BatchId, readonly VesselId[]>();
+  private readonly putAway = new Set<BatchId>();
+  private readonly loads = new Map<CookId, readonly VesselId[]>();
+  private readonly steps = new Map<CookId, FactOf<'cookStep'>[]>();
+
+  private readonly codes: ReadonlyMap<string, string>;
+
+  constructor(records: Recorded) {
+    this.codes = batchCodes(records.batches);
+    this.batchById = new Map(records.batches.map((b) => [b.id, b]));
+  }
+
+  vessel(id: VesselId): ReturnType<World['vessel']> {
+    const known = this.vessels.get(id);
+    if (known === undefined) {
+      return undefined;
+    }
+    const { batch, number, draft, given } = known;
+    const { phase } = draft;
+    const hadMl = batch.contentsMl ?? batch.plan?.vesselMl;
+    const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
+    return {
+      code: `${this.codes.get(batch.id) ?? ''}-${number}`,
+      phase,
+      isReceived: batch.contentsMl !== undefined,
+      left: phase === 'gone' ? 0 : Math.max(0, had - given),
+      leftUnit: hadMl === undefined ? 'g' : 'ml',
+      wetG: batch.plan?.vesselWetG ?? 0,
+    };
+  }
+
+  batch(id: BatchId): ReturnType<World['batch']> {
+    return this.made.has(id)
+      ? { plan: this.batchById.get(id)?.plan, isPutAway: this.putAway.has(id) }
+      : undefined;
+  }
+
+  cookPhase(id: CookId): CookPhase | undefined {
+    return this.loads.has(id) ? this.cookState(id) : undefined;
+  }
+
+  tell(fact: Fact): void {
+    switch (fact.kind) {
+      case 'batchMade':
+        this.makeBatch(fact);
+        break;
+      case 'putAway':
+        this.putAway.add(fact.batchId);
+        this.about(this.made.get(fact.batchId) ?? [], fact);
+        return;
+      case 'stepDone':
+        this.about(this.made.get(fact.batchId) ?? [], fact);
+        return;
+      case 'cookLoaded':
+        this.loads.set(fact.cookId, fact.vesselIds);
+        break;
+      case 'cookStep':
+        this.takeStep(fact);
+        return;
+      case 'inoculated':
+        fact.sourceVesselIds.forEach((id) => {
+          const source = this.vessels.get(id);
+          if (source !== undefined) {
+            // A pooled dose is taken in equal shares from every source.
+            source.given += (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
+          }
+        });
+        break;
+      default:
+    }
+    if ('vesselIds' in fact) {
+      this.about(fact.vesselIds, fact);
+    }
+  }
+
+  private makeBatch(fact: FactOf<'batchMade'>): void {
+    const batch = this.batchById.get(fact.batchId);
+    this.made.set(fact.batchId, fact.vesselIds);
+    if (batch !== undefined) {
+      fact.vesselIds.forEach((id, i) =>
+        this.vessels.set(id, { batch, number: i + 1, draft: newVessel(), given: 0 }),
+      );
+    }
+  }
+
+  private takeStep(fact: FactOf<'cookStep'>): void {
+    const steps = [...(this.steps.get(fact.cookId) ?? []), fact];
+    // A step that its phase did not allow counts for nothing.
+    if (takenSteps(steps).length === steps.length) {
+      this.steps.set(fact.cookId, steps);
+      this.about(this.loads.get(fact.cookId) ?? [], fact);
+    }
+  }
+
+  private cookState(id: CookId): CookPhase {
+    return takenSteps(this.steps.get(id) ?? []).at(-1)?.state.phase ?? 'loaded';
+  }
+
+  private about(ids: readonly VesselId[], fact: Fact): void {
+    ids.forEach((id) => {
+      const known = this.vessels.get(id);
+      if (known !== undefined) {
+        tellVessel(known.draft, fact);
+      }
+    });
+  }
+}
+
+/** Ids of everything that must go with some entries if they are struck. */
+export function struckWith(
+  records: Recorded,
+  ids: readonly EntryId[],
+  strike: (id: EntryId) => Entry,
+): readonly Impossible[] {
+  const all: Impossible[] = [];
+  const gone = [...ids];
+  for (;;) {
+    const more = consequencesOf(records, gone.map(strike));
+    if (more.length === 0) {
+      return all;
+    }
+    all.push(...more);
+    gone.push(...more.map((i) => i.fact.id));
+  }
+}

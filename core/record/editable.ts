@@ -1,0 +1,63 @@
+import { Contaminant, Fate, Place, type EntryKind } from './entry.js';
+
+/** One field of an entry whose value a person may have got wrong. */
+export type EditableField =
+  | {
+      readonly kind: 'number';
+      readonly field: string;
+      readonly unit: string;
+      /** Shown value is the stored one times this: 100 for a fraction in per cent. */
+      readonly shownTimes?: number;
+      readonly whole?: boolean;
+    }
+  | {
+      readonly kind: 'choice';
+      readonly field: string;
+      readonly options: readonly string[];
+      readonly canBeNone?: boolean;
+    }
+  | { readonly kind: 'text'; readonly field: string }
+  /** One or several vessels that fed. */
+  | { readonly kind: 'sources'; readonly field: 'sourceVesselIds' };
+
+const SQUEEZES = ['dry', 'right', 'wet'];
+
+/**
+ * What can be given another value, by kind of entry. Limits are the schema's, which reads the entry again; what an entry
+ * is about (its batch, its vessels) cannot be changed: it is struck and noted anew.
+ */
+const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
+  weighed: [{ kind: 'number', field: 'massG', unit: 'g' }],
+  weighedOut: [{ kind: 'number', field: 'massG', unit: 'g' }],
+  adjusted: [{ kind: 'number', field: 'massG', unit: 'g' }],
+  tissueTested: [{ kind: 'choice', field: 'result', options: SQUEEZES }],
+  squeezed: [{ kind: 'choice', field: 'result', options: SQUEEZES }],
+  volumeMeasured: [{ kind: 'number', field: 'volumeMl', unit: 'ml' }],
+  phRead: [
+    { kind: 'number', field: 'ph', unit: '' },
+    { kind: 'number', field: 'drops', unit: 'drops', whole: true },
+  ],
+  waterLeft: [{ kind: 'number', field: 'leftMl', unit: 'ml' }],
+  coreRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
+  inoculated: [
+    { kind: 'sources', field: 'sourceVesselIds' },
+    { kind: 'number', field: 'doseEach', unit: '' },
+  ],
+  inspected: [
+    { kind: 'number', field: 'fraction', unit: '%', shownTimes: 100 },
+    { kind: 'choice', field: 'suspect', options: Contaminant.options, canBeNone: true },
+    { kind: 'text', field: 'note' },
+  ],
+  moved: [{ kind: 'choice', field: 'place', options: Place.options }],
+  harvested: [{ kind: 'number', field: 'massG', unit: 'g' }],
+  discarded: [{ kind: 'choice', field: 'reason', options: Fate.options }],
+  batchNoted: [{ kind: 'text', field: 'note' }],
+  cookNoted: [{ kind: 'text', field: 'note' }],
+  cultureNoted: [{ kind: 'text', field: 'note' }],
+  dayNoted: [{ kind: 'text', field: 'note' }],
+};
+
+/** Fields of an entry that can be given another value; none for what simply happened. */
+export function editableFields(kind: EntryKind): readonly EditableField[] {
+  return EDITABLE[kind] ?? [];
+}

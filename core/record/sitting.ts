@@ -1,0 +1,64 @@
+import { byNotedThenId } from './order.js';
+import type { Entry } from './entry.js';
+import type { DeviceId } from './ids.js';
+
+/** What one press wrote: one entry, or several that belong together. */
+export interface Deed {
+  readonly entries: readonly Entry[];
+}
+
+/** What may be walked back and forward at one device. */
+export interface Sitting {
+  /** The newest deed that stands. */
+  readonly undo?: Deed;
+  /** The deed that was walked back last, while nothing new was done. */
+  readonly redo?: Deed;
+}
+
+/** Whoever comes back after so long begins anew: an old press is corrected in the history, not by *Undo*. Our choice. */
+const SITTING_GAP_MS = 8 * 3_600_000;
+
+/**
+ * Folds what one device wrote into what *Undo* and *Redo* would touch. Entries from before devices were named count as
+ * its own. Readings and confirmed cautions are not deeds.
+ * A correction that points at an entry is a deed like any other and can be undone; one that was made by walking is not.
+ */
+export function sittingOf(entries: readonly Entry[], device: DeviceId | undefined): Sitting {
+  const own = entries
+    .filter((e) => (e.device === undefined || e.device === device) && !isAside(e))
+    .sort(byNotedThenId);
+  let done: Entry[][] = [];
+  let undone: Entry[][] = [];
+  let lastMs = -Infinity;
+  for (const entry of own) {
+    const ms = Date.parse(entry.notedAt);
+    if (ms - lastMs > SITTING_GAP_MS) {
+      [done, undone] = [[], []];
+    }
+    lastMs = ms;
+    if ((entry.kind === 'takenBack' || entry.kind === 'putBack') && entry.undo === true) {
+      const [from, to] = entry.kind === 'takenBack' ? [done, undone] : [undone, done];
+      const at = from.findIndex((deed) => deed.some((e) => e.id === entry.entryId));
+      if (at >= 0) {
+        to.push(...from.splice(at, 1));
+      }
+      continue;
+    }
+    undone = [];
+    const last = done[done.length - 1];
+    if (entry.deedId !== undefined && last?.[0]?.deedId === entry.deedId) {
+      last.push(entry);
+    } else {
+      done.push([entry]);
+    }
+  }
+  const [undo, redo] = [done[done.length - 1], undone[undone.length - 1]];
+  return {
+    ...(undo !== undefined && { undo: { entries: undo } }),
+    ...(redo !== undefined && { redo: { entries: redo } }),
+  };
+}
+
+function isAside(entry: Entry): boolean {
+  return entry.kind === 'logged' || (entry.kind === 'cautionRead' && entry.deedId === undefined);
+}
