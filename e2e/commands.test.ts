@@ -57,3 +57,18 @@ test('the demo prints its address, serves it, says when the port is taken, and e
   expect(third.output).toContain(`Nailwort, your own house: http://127.0.0.1:${port}/`);
   expect(await end(third.child, 'SIGTERM')).toBe(0);
 });
+
+test('the built server by itself says in one line that its port is taken', async () => {
+  const port = 4395;
+  const { child } = await start('start', port, /Ctrl-C/);
+  const alone = spawn(process.execPath, ['dist/server/main.js'], {
+    env: { ...process.env, PORT: String(port) },
+  });
+  let said = '';
+  alone.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  expect(await end(alone)).toBe(1);
+  expect(said.trim()).toBe(
+    `Port ${port} is taken. Stop the other program, or choose another: PORT=${port + 1}. (Each port has its own database.)`,
+  );
+  await end(child, 'SIGTERM');
+});

@@ -7,6 +7,7 @@ const COMMANDS = {
   start: () => import('./run-app.mjs').then((m) => m.runApp('own')),
   dev: () => import('./dev.mjs').then((m) => m.dev()),
   test: () => import('./test.mjs').then((m) => m.test()),
+  soak: () => import('./soak.mjs').then((m) => m.soak()),
   bench: () => import('./bench.mjs').then((m) => m.bench()),
   screenshots: () => import('./screenshots.mjs').then((m) => m.screenshots()),
   docs: () => import('./docs.mjs').then((m) => m.docs()),

@@ -1,16 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import {
-  catchError,
-  concat,
-  defer,
-  ignoreElements,
-  map,
-  merge,
-  of,
-  shareReplay,
-  type Observable,
-} from 'rxjs';
+import { catchError, map, merge, of, shareReplay, type Observable } from 'rxjs';
 import {
   buildHouse,
   firstIssue,
@@ -50,10 +40,7 @@ export class HouseStore {
   private parsedEpoch = 0;
 
   readonly status$: Observable<HouseStatus> = merge(
-    concat(
-      defer(() => this.reads.open()).pipe(ignoreElements()),
-      this.reads.snapshots$.pipe(map((snapshot) => this.readHouse(snapshot))),
-    ),
+    this.reads.snapshots$.pipe(map((snapshot) => this.readHouse(snapshot))),
     this.reads.blocked$.pipe(map(() => failed('blocked'))),
     this.reads.displaced$.pipe(map(() => failed('displaced'))),
   ).pipe(

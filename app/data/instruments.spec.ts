@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { CookView } from '../../core/index';
 import { demoHouse, until, type SpecHouse } from '../testing/house';
 import { Instruments } from './instruments';
+import { Journal } from './journal/journal';
 import { Scale } from './scale';
 
 /** A line that the spec speaks into. */
@@ -83,6 +84,62 @@ describe('instruments', () => {
     source().say({ source: 'scale', readings: [{ at: iso(1), channel: 'scaleG', value: 420 }] });
     source().say({ source: 'x', readings: [{ at: iso(1), channel: 'coreC', value: 5000 }] });
     expect(instruments.latest().size).toBe(0);
+  });
+
+  it('passes over what no instrument in order could show, counts it, and keeps the rest of the minute', async () => {
+    connect('logger');
+    const at = (secondsAgo: number) => ({ at: iso(secondsAgo), channel: 'coreC' });
+    source().say({
+      source: 'logger',
+      readings: [
+        { ...at(130), value: 88 },
+        { ...at(70), value: 327.67 },
+        { ...at(60), value: 90 },
+      ],
+    });
+    expect(instruments.faulty()).toBe(1);
+    await until(setup.store, () => cook().logs.length > 0);
+    expect(cook().logs.flatMap((l) => l.readings.map(([, value]) => value))).toEqual([88, 90]);
+  });
+
+  it('steam below freezing is air, and breaks nothing', () => {
+    connect('logger');
+    source().say({
+      source: 'logger',
+      readings: [
+        { at: iso(2), channel: 'gaugeKPa', value: 100 },
+        { at: iso(2), channel: 'chamberC', value: -20 },
+      ],
+    });
+    expect(instruments.air()!).toBeGreaterThan(0.9);
+  });
+
+  it('keeps what could not be saved, and saves it with what comes next', async () => {
+    connect('logger');
+    const save = spyOn(TestBed.inject(Journal), 'sayAll').and.resolveTo(false);
+    const say = (secondsAgo: number, value: number) => {
+      source().say({ source: 'logger', readings: [{ at: iso(secondsAgo), channel: 'coreC', value }] });
+    };
+    say(300, 81);
+    say(200, 82);
+    await Promise.resolve();
+    expect(save).toHaveBeenCalled();
+    save.and.callThrough();
+    await new Promise((resolve) => setTimeout(resolve));
+    say(100, 83);
+    await until(setup.store, () => cook().logs.length > 0);
+    expect(cook().logs.flatMap((l) => l.readings.map(([, value]) => value))).toEqual([81, 82, 83]);
+  });
+
+  it('readings belong to the cook that was connected when they came', async () => {
+    connect('logger');
+    source().say({ source: 'logger', readings: [{ at: iso(30), channel: 'coreC', value: 77 }] });
+    const first = cook().cook.id;
+    const other = setup.house().cooks[0]!.cook.id;
+    instruments.connect({ cookId: other, kind: 'logger', fault: 'none', pace: 1 });
+    expect(instruments.latest().size).toBe(0);
+    await until(setup.store, (h) => h.cookById.get(first)!.logs.length > 0);
+    expect(setup.house().cookById.get(other)!.logs.length).toBe(0);
   });
 
   it('after a reload listens to the same for the same cook, and for no other', () => {

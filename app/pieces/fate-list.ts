@@ -85,7 +85,11 @@ export class FateList {
     const { phase, suspect } = this.vessel().state;
     const fates = phase === 'gone' ? [] : FATES[phase];
     const first: readonly Fate[] = suspect === undefined ? [] : ['contaminated'];
-    return [...new Set([...first, ...fates])].map((id) => ({ id, words: FATE_WORDS[id] }));
+    // A bag splits, glass cracks.
+    const never = this.vessel().batch.vessel.kind === 'bag' ? 'cracked' : 'split';
+    return [...new Set([...first, ...fates])]
+      .filter((id) => id !== never)
+      .map((id) => ({ id, words: id === 'other' ? 'something else' : FATE_WORDS[id] }));
   });
 
   protected async note(reason: Fate): Promise<void> {

@@ -16,6 +16,7 @@ const isStopped = () => stopped;
 async function withHouse<T>(name: string, act: (db: HouseDb) => Promise<T>): Promise<Answer<T>> {
   const db = new HouseDb(name);
   try {
+    await db.openOurs();
     return { ok: true, value: await act(db) };
   } catch (error) {
     return { ok: false, message: messageOf(error) };

@@ -37,6 +37,24 @@ export class Definitions {
     });
   }
 
+  /** Calls this browser something that the history can say. */
+  nameDevice(name: string): Promise<boolean> {
+    return this.keep('devices', 'device', async () => {
+      const id = await this.writer.device();
+      const updatedAt = new Date(this.clock.now()).toISOString();
+      await this.writer.put('devices', { id, schemaVersion: 1, updatedAt, name });
+    });
+  }
+
+  /** Who sits at this browser; empty when nobody is named. */
+  who(): string {
+    return this.writer.who().who ?? '';
+  }
+
+  setWho(name: string): void {
+    this.writer.setWho(name);
+  }
+
   /** Adds one definition. @returns whether it was kept */
   add<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
     return this.keep(table, `${table} ${row.id}`, async () => {

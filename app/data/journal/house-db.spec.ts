@@ -51,7 +51,7 @@ describe('the database', () => {
       const tables = fixture.tables as unknown as Tables;
       await storeOld(version, tables);
       db = new HouseDb(NAME);
-      await db.open();
+      await db.openOurs();
       await settle(db, shippedDefinitions());
       for (const name of TABLE_NAMES) {
         const rows: unknown[] = await db.rows(name).toArray();
@@ -110,13 +110,28 @@ describe('the database', () => {
     expect(new Set(logged.map((e) => e.at)).size).toBe(2);
   });
 
+  it('reads again, after an update, what an older version could not', async () => {
+    await storeOld(2, fixture2.tables as unknown as Tables);
+    db = new HouseDb(NAME);
+    await db.openOurs();
+    const [known] = (fixture2.tables as unknown as Tables).entries!;
+    await db.rows('entries').delete(known!.id);
+    await db.unread.bulkAdd([
+      { table: 'entries', row: known as never, reason: 'not one that this version knows' },
+      { table: 'dreams', row: { id: 'a' }, reason: 'a kind of record that this version does not know' },
+    ]);
+    await settle(db, shippedDefinitions());
+    expect(await db.rows('entries').get(known!.id)).toBeDefined();
+    expect((await db.unread.toArray()).map((u) => u.table)).toEqual(['dreams']);
+  });
+
   it('of a newer version is left alone, and says so', async () => {
     const newer = new Dexie(NAME);
     newer.version(9).stores({ ...VERSION_1, dreams: 'id' });
     await newer.table('dreams').add({ id: 'kept' });
     newer.close();
     db = new HouseDb(NAME);
-    const error: unknown = await db.open().then(
+    const error: unknown = await db.openOurs().then(
       () => undefined,
       (e: unknown) => e,
     );

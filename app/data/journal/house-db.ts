@@ -28,11 +28,17 @@ export class HouseDb extends Dexie {
     this.version(1).stores(VERSION_1);
     this.version(2).stores(VERSION_2);
     this.version(LATEST).stores(VERSION_3).upgrade(upgradeTo3);
-    this.on('ready', (db) => {
-      if (db.backendDB().version > LATEST * VERSION_STEP) {
-        throw new NewerDatabase('these records were written by a newer Nailwort');
-      }
-    });
+  }
+
+  /**
+   * Opens the database, unless a newer version of the app made it: the library would open that one too, and change it.
+   * @throws NewerDatabase, or whatever keeps the database shut
+   */
+  async openOurs(): Promise<void> {
+    if ((await installedVersion(this.name)) > LATEST * VERSION_STEP) {
+      throw new NewerDatabase('these records were written by a newer Nailwort');
+    }
+    await this.open();
   }
 
   rows<K extends TableName>(name: K): Table<Records[K][number], string> {
@@ -57,4 +63,28 @@ export class HouseDb extends Dexie {
   async bump(id: 'revision' | 'epoch' = 'revision'): Promise<void> {
     await this.meta.put({ id, value: (await this.counter(id)) + 1 });
   }
+}
+
+/** The version of a database as it lies on the disk; 0 when there is none. Opening it so changes nothing. */
+function installedVersion(name: string): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const request = indexedDB.open(name);
+    request.onupgradeneeded = () => {
+      // It was not there; it must not be made by asking.
+      request.transaction?.abort();
+    };
+    request.onsuccess = () => {
+      const { version } = request.result;
+      request.result.close();
+      resolve(version);
+    };
+    request.onerror = (event) => {
+      event.preventDefault();
+      if (request.error?.name === 'AbortError') {
+        resolve(0);
+      } else {
+        reject(request.error ?? new Error('the database cannot be opened'));
+      }
+    };
+  });
 }

@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { liveQuery } from 'dexie';
-import { Observable, from } from 'rxjs';
+import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
 import {
   TABLE_NAMES,
   TABLES,
@@ -52,15 +52,16 @@ export async function readSnapshot(db: HouseDb): Promise<Snapshot> {
 @Injectable({ providedIn: 'root' })
 export class HouseReads {
   private readonly db = inject(HOUSE_DB);
+  private opening: Promise<void> | undefined;
 
   /** The house, anew after every write in any tab. */
-  readonly snapshots$: Observable<Snapshot> = from(
-    liveQuery(() => this.db.transaction('r', HOUSE_TABLES, () => readSnapshot(this.db))),
+  readonly snapshots$: Observable<Snapshot> = this.live(() =>
+    this.db.transaction('r', HOUSE_TABLES, () => readSnapshot(this.db)),
   );
 
   /** Rows that no schema here reads, set aside, anew after every write. */
-  readonly unread$: Observable<readonly KeptUnread[]> = from(
-    liveQuery(() => this.db.unread.limit(MOST_SHOWN).toArray()),
+  readonly unread$: Observable<readonly KeptUnread[]> = this.live(() =>
+    this.db.unread.limit(MOST_SHOWN).toArray(),
   );
 
   /** Tells when another tab needs the database for a newer version; this one has let go of it then. */
@@ -91,13 +92,15 @@ export class HouseReads {
     return this.db.name;
   }
 
-  /** Opens the database. @throws whatever keeps it shut */
-  async open(): Promise<void> {
-    await this.db.open();
+  /** Opens the database, once for all who ask. @throws whatever keeps it shut */
+  open(): Promise<void> {
+    this.opening ??= this.db.openOurs();
+    return this.opening;
   }
 
   /** Whether the first facts were ever given; asked of the database itself, not of what was last seen of it. */
   async isFurnished(): Promise<boolean> {
+    await this.open();
     return (await this.db.rows('household').count()) > 0;
   }
 
@@ -110,8 +113,8 @@ export class HouseReads {
     });
   }
 
-  unreadCount(): Promise<number> {
-    return this.db.unread.count();
+  private live<T>(query: () => Promise<T>): Observable<T> {
+    return concat(defer(() => this.open()).pipe(ignoreElements()), from(liveQuery(query)));
   }
 }
 

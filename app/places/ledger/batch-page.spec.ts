@@ -93,7 +93,7 @@ describe('the history of a day', () => {
     await day.type('textarea', 'a hot day');
     await day.press('Save the note');
     expect(day.text()).toContain('“a hot day”');
-    await day.press('The day before');
+    await day.press('Before');
     expect(day.text()).not.toContain('cook 14: Lid on');
     expect(day.text()).not.toContain('a hot day');
   });

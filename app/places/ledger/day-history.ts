@@ -14,7 +14,7 @@ import { NoteForm, type NoteSubject } from '../../pieces/note-form';
   template: `
     <section class="card" aria-labelledby="day-title">
       <div class="days">
-        <button type="button" class="deed quiet" (click)="step(-1)">The day before</button>
+        <button type="button" class="deed quiet" (click)="step(-1)">Before</button>
         <label class="named"
           >Day
           <input
@@ -46,10 +46,14 @@ import { NoteForm, type NoteSubject } from '../../pieces/note-form';
       padding: 18px 20px;
     }
     .days {
-      display: flex;
-      flex-wrap: wrap;
+      display: grid;
+      grid-template-columns: auto minmax(0, 240px) auto;
+      justify-content: start;
       align-items: end;
       gap: 12px;
+    }
+    .days .deed {
+      padding-inline: 14px;
     }
     h2,
     p {

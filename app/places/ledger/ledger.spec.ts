@@ -1,5 +1,9 @@
+import { TestBed } from '@angular/core/testing';
 import { householdAtmosphereKPa } from '../../../core/index';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
+import { handWords } from '../../data/hand-words';
+import { Journal } from '../../data/journal/journal';
+import { Writer } from '../../data/journal/writer';
 import { render } from '../../testing/render';
 import { Archive } from './archive';
 import { Cultures } from './cultures';
@@ -88,6 +92,39 @@ describe('the Ledger', () => {
     });
   });
 
+  describe('rows that cannot be read', () => {
+    it('are listed with what they are and why, and never as markup', async () => {
+      setup = await demoHouse();
+      await setup.db.table('entries').add({ id: 'broken', kind: 'dreamt' });
+      await setup.db.unread.add({ table: 'dreams', row: { id: '<b>x</b>' }, reason: 'not known here' });
+      const archive = await render(Archive);
+      await archive.until(/These 2 records cannot be read/);
+      expect(archive.text()).toContain('not known here');
+      expect(archive.text()).toContain('<b>x</b>');
+      expect(archive.host.querySelector('td b')).toBeNull();
+    });
+  });
+
+  describe('shipped figures that were corrected', () => {
+    it('stand beside one that was changed here, and can be taken', async () => {
+      setup = await demoHouse();
+      const journal = TestBed.inject(Journal);
+      const mine = setup.house().records.materials.find((m) => m.id === 'rye')!;
+      const ships = {
+        ...mine,
+        densityGPerL: { ...mine.densityGPerL!, value: 715 },
+        shipped: { version: 2, digest: 'later' },
+      };
+      const archive = await render(Archive);
+      journal.offers.set([{ table: 'materials', mine, ships }]);
+      await archive.settle();
+      expect(archive.text()).toMatch(/Rye.*densityGPerL: yours 721, ships 715/);
+      await archive.press('Take what ships');
+      expect(setup.house().records.materials.find((m) => m.id === 'rye')!.densityGPerL!.value).toBe(715);
+      expect(archive.text()).not.toContain('ships 715');
+    });
+  });
+
   describe('settings', () => {
     it('keep a figure within its range and refuse one outside by name', async () => {
       setup = await furnishedHouse();
@@ -101,6 +138,34 @@ describe('the Ledger', () => {
       await settings.type('#altitude', 'high');
       expect(settings.text()).toContain('Altitude must be a number. You typed “high”.');
       expect(setup.house().household!.altitudeM).toBe(640);
+    });
+
+    it('call this device and its people by name, and every entry says so', async () => {
+      setup = await demoHouse();
+      const settings = await render(Settings);
+      const [device, people] = settings.host.querySelectorAll<HTMLInputElement>(
+        '[aria-labelledby=set-hands] input',
+      );
+      const type = async (box: HTMLInputElement, text: string) => {
+        box.value = text;
+        box.dispatchEvent(new Event('change'));
+        await settings.settle();
+      };
+      await type(device!, 'Kitchen tablet');
+      await type(people!, 'Ada, Bo, Ada');
+      expect(setup.house().household!.people).toEqual(['Ada', 'Bo']);
+      await until(setup.store, (h) => h.records.devices.length === 1);
+      const who = settings.host.querySelector<HTMLSelectElement>('[aria-labelledby=set-hands] select')!;
+      who.value = 'Bo';
+      who.dispatchEvent(new Event('change'));
+      const [batch] = setup.house().batches;
+      await TestBed.inject(Journal).say({ kind: 'batchNoted', batchId: batch!.batch.id, note: 'x' });
+      const house = await until(setup.store, (h) => h.facts.some((f) => f.kind === 'batchNoted'));
+      const noted = house.facts.find((f) => f.kind === 'batchNoted')!;
+      expect(noted.who).toBe('Bo');
+      expect(handWords(noted, house, undefined)).toBe('Bo, Kitchen tablet');
+      expect(handWords(noted, house, noted.device)).toBe('Bo');
+      TestBed.inject(Writer).setWho('');
     });
 
     it('take a barometer, and leave it again when it is emptied', async () => {

@@ -68,6 +68,30 @@ export class Settings {
     this.problem.set(await keepTyped(field, text));
   }
 
+  private readonly here = computed(() => {
+    const ready = this.store.ready();
+    return ready?.house.records.devices.find((d) => d.id === ready.device);
+  });
+  protected readonly deviceName = computed(() => this.here()?.name ?? '');
+  protected readonly people = computed(() => this.house()?.people ?? []);
+  protected readonly writes = signal(this.settings.who());
+
+  protected nameDevice(text: string): void {
+    if (text.trim() !== '') {
+      void this.settings.nameDevice(text.trim());
+    }
+  }
+
+  protected namePeople(text: string): void {
+    const people = [...new Set(text.split(',').map((name) => name.trim()))].filter(Boolean);
+    void this.keepHouse({ people: people.length > 0 ? people : undefined });
+  }
+
+  protected setWho(name: string): void {
+    this.settings.setWho(name);
+    this.writes.set(name);
+  }
+
   protected setPressureUnit(unit: string): void {
     void this.keepHouse({ pressureUnit: unit === 'kPa' ? 'kPa' : unit === 'bar' ? 'bar' : 'psi' });
   }

@@ -134,6 +134,32 @@ describe('the record of a cook', () => {
     expect(part.text()).toContain('No readings were found.');
   });
 
+  it('brings in the file of a logger that ran for days, all of it, so that it can be read again', async () => {
+    const part = await render(LogImport, { view: cook() });
+    const lines = Array.from({ length: 1152 }, (_, i) => `${i * 5},20`).join('\n');
+    const take = (
+      part.fixture.componentInstance as unknown as {
+        take(box: { files: File[]; value: string }, where: string): Promise<void>;
+      }
+    ).take.bind(part.fixture.componentInstance);
+    await take({ files: [new File([`min,C\n${lines}`], 'days.csv')], value: '' }, 'coreC');
+    const house = await until(setup.store, () => cook().logs.length >= 2);
+    expect(house.cookById.get(cook().cook.id)!.logs.flatMap((l) => l.readings).length).toBe(1152);
+    expect(setup.store.ready()!.unread).toEqual([]);
+    await part.settle();
+    expect(part.text()).toContain('1152 readings kept');
+  });
+
+  it('takes a note, and shows its own history', async () => {
+    const area = record.host.querySelector<HTMLTextAreaElement>('nw-note-form textarea')!;
+    area.value = 'the weight jiggled late';
+    area.dispatchEvent(new Event('input', { bubbles: true }));
+    await record.settle();
+    await record.press('Save the note');
+    expect(cook().notes.map((n) => n.note)).toEqual(['the weight jiggled late']);
+    expect(record.text()).toMatch(/cook 8: “the weight jiggled late”.*cook 8: Lid on/);
+  });
+
   it('says when there is no such cook', async () => {
     await record.set('cook', '999');
     expect(record.text()).toContain('There is no cook 999 here.');

@@ -1,0 +1,27 @@
+import { devicesRun } from '../core/testing/three-devices.js';
+import { extremeHouses } from '../core/testing/extreme-houses.js';
+import { hostileRun } from '../core/testing/hostile-archives.js';
+
+/** What of the soak needs no browser. Ends with 1 when anything broke. */
+const seed = Number(process.env['SOAK_SEED'] ?? '1');
+const count = (name: string) => Number(process.env[name] ?? '10000');
+const MOST_MS = 2000;
+const MOST_HEAP_BYTES = 300_000_000;
+
+const archives = hostileRun(count('SOAK_ARCHIVES'), seed, () => performance.now());
+const heap = process.memoryUsage().heapUsed;
+console.log(
+  `hostile archives: ${archives.refused} refused, ${archives.accepted} opened with ${archives.setAside} rows set aside, ` +
+    `slowest ${Math.round(archives.slowestMs)} ms, heap ${Math.round(heap / 1e6)} MB`,
+);
+const houses = extremeHouses(count('SOAK_HOUSES'), seed);
+console.log(`extreme houses: ${houses.opened} opened`);
+const histories = devicesRun(count('SOAK_HISTORIES'), seed);
+console.log('histories of three devices: done');
+
+const broken = [...archives.broken, ...houses.broken, ...histories.broken];
+broken.slice(0, 20).forEach((line) => {
+  console.log(`BROKEN ${line}`);
+});
+const isSlow = archives.slowestMs > MOST_MS || heap > MOST_HEAP_BYTES;
+process.exitCode = broken.length > 0 || isSlow ? 1 : 0;
