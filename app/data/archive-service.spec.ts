@@ -177,6 +177,7 @@ describe('the archive', () => {
       added: 12,
       differed: 2,
       replaced: 1,
+      differences: [],
       unread: 1,
       stopped: false,
       renamed: ['G28b'],

@@ -1,3 +1,4 @@
+import { errorNames } from './error-names';
 import { messageOf } from './message-of';
 
 /** Why the records cannot be opened, what that means for them, and what to do. */
@@ -8,7 +9,7 @@ export function whyShut(error: unknown): string {
   if (error === 'displaced') {
     return 'A newer Nailwort was opened in another tab and has taken over these records. Reload this tab to go on. Nothing is lost.';
   }
-  const names = namesOf(error);
+  const names = errorNames(error);
   if (names.includes('NewerDatabase') || names.includes('VersionError')) {
     return 'These records were written by a newer Nailwort, and this one will not touch them. Start the newer one again, or reload to update. Nothing was changed.';
   }
@@ -19,16 +20,4 @@ export function whyShut(error: unknown): string {
     return 'The disk is full, so the records could not be opened. Free some space and reload. Nothing was changed.';
   }
   return `The records could not be opened: ${messageOf(error)}. Nothing was changed. Close other tabs of Nailwort and reload; if that does not help, restart the browser.`;
-}
-
-/** The names of an error and of what it was caused by. */
-function namesOf(error: unknown): readonly string[] {
-  const names: string[] = [];
-  let one: unknown = error;
-  for (let depth = 0; depth < 5 && typeof one === 'object' && one !== null; depth++) {
-    const { name, inner, cause } = one as { name?: unknown; inner?: unknown; cause?: unknown };
-    names.push(String(name));
-    one = inner ?? cause;
-  }
-  return names;
 }

@@ -188,6 +188,7 @@ export function entryWords(entry: Entry, house: House): string {
         entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
         entry.fraction === undefined ? '' : `${formatNumber(entry.fraction * 100)} %`,
         entry.photoId === undefined ? '' : 'photo',
+        entry.note === undefined ? '' : `“${excerpt(entry.note)}”`,
       ].filter(Boolean);
       return `${vessels}: ${seen.join(', ') || 'looked at'}`;
     }

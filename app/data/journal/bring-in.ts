@@ -3,11 +3,18 @@ import {
   rowThatStands,
   type ArchiveRow,
   type MergeRow,
-  type Records,
   type TableName,
   type UnreadRow,
 } from '../../../core/index';
 import type { HouseDb } from './house-db';
+
+/** A record that was here and said something else than the archive's. */
+export interface Difference {
+  readonly table: TableName;
+  /** Its name where it has one, else its id. */
+  readonly name: string;
+  readonly theirs: boolean;
+}
 
 /** What an archive did to the house. */
 export interface BroughtIn {
@@ -17,6 +24,8 @@ export interface BroughtIn {
   /** Of those, where the one from the archive counts now. */
   readonly replaced: number;
   readonly unread: number;
+  /** The first of those that differed, and whether the one from the archive counts now. */
+  readonly differences: readonly Difference[];
   /** Whether it was ended before the last row. */
   readonly stopped: boolean;
 }
@@ -32,6 +41,8 @@ export interface BringInOptions {
 
 /** Rows to a transaction: short enough that a press between two of them is not felt. */
 const ROWS_AT_ONCE = 400;
+/** As many differences as a person would read. */
+const MOST_DIFFERENCES = 40;
 /** Photos are large; a few at a time. */
 const PHOTOS_AT_ONCE = 8;
 
@@ -46,13 +57,18 @@ export async function bringIn(
   options: BringInOptions,
 ): Promise<BroughtIn> {
   const sum = { added: 0, differed: 0, replaced: 0, unread: 0 };
+  const differences: Difference[] = [];
   let seen = 0;
   let table: TableName | undefined;
   let waiting: MergeRow[] = [];
   let aside: UnreadRow[] = [];
   const flush = async () => {
     if (table !== undefined && waiting.length > 0) {
-      add(sum, await keepRows(db, table, waiting));
+      const kept = await keepRows(db, table, waiting);
+      sum.added += kept.added;
+      sum.differed += kept.differences.length;
+      sum.replaced += kept.differences.filter((d) => d.theirs).length;
+      differences.push(...kept.differences.slice(0, MOST_DIFFERENCES - differences.length));
     }
     waiting = [];
   };
@@ -78,22 +94,16 @@ export async function bringIn(
         aside = [];
       }
       if (options.isStopped()) {
-        return { ...sum, stopped: true };
+        return { ...sum, differences, stopped: true };
       }
     }
     await flush();
     sum.unread += await setAside(db, aside);
     await db.meta.delete('bringingIn');
-    return { ...sum, stopped: false };
+    return { ...sum, differences, stopped: false };
   } finally {
     await db.transaction('rw', db.meta, () => db.bump());
   }
-}
-
-function add(sum: { added: number; differed: number; replaced: number }, more: typeof sum): void {
-  sum.added += more.added;
-  sum.differed += more.differed;
-  sum.replaced += more.replaced;
 }
 
 /** One transaction: reads what is here of these rows, and writes only what is new or stands against it. */
@@ -101,20 +111,21 @@ export function keepRows(
   db: HouseDb,
   table: TableName,
   rows: readonly MergeRow[],
-): Promise<{ added: number; differed: number; replaced: number }> {
+): Promise<{ readonly added: number; readonly differences: readonly Difference[] }> {
   return db.transaction('rw', [table, 'meta'], async () => {
     const here = (await db.rows(table).bulkGet(rows.map((r) => r.id))) as (MergeRow | undefined)[];
-    const counts = { added: 0, differed: 0, replaced: 0 };
+    let added = 0;
+    const differences: Difference[] = [];
     const put: MergeRow[] = [];
     rows.forEach((row, i) => {
       const mine = here[i];
       if (mine === undefined) {
-        counts.added++;
+        added++;
         put.push(row);
       } else if (!isSameRow(mine, row)) {
-        counts.differed++;
-        if (rowThatStands(mine, row) === row) {
-          counts.replaced++;
+        const theirs = rowThatStands(mine, row) === row;
+        differences.push({ table, name: nameOf(row), theirs });
+        if (theirs) {
           put.push(row);
         }
       }
@@ -123,11 +134,16 @@ export function keepRows(
       await db.rows(table).bulkPut(put as never);
       await db.bump();
     }
-    if (counts.replaced > 0) {
+    if (differences.some((d) => d.theirs)) {
       await db.bump('epoch');
     }
-    return counts;
+    return { added, differences };
   });
+}
+
+function nameOf(row: MergeRow): string {
+  const { name } = row as { name?: unknown };
+  return typeof name === 'string' ? name : row.id;
 }
 
 /** Keeps rows that cannot be read, each once. @returns how many were new */
@@ -147,13 +163,4 @@ export function setAside(db: HouseDb, rows: readonly UnreadRow[]): Promise<numbe
     await db.unread.bulkAdd(fresh.map((r) => ({ ...r })));
     return fresh.length;
   });
-}
-
-/** All rows of an archive that is in memory, as `bringIn` takes them. */
-export function* rowsOfRecords(records: Records, order: readonly TableName[]): Generator<ArchiveRow> {
-  for (const table of order) {
-    for (const row of records[table]) {
-      yield { kind: 'row', table, row };
-    }
-  }
 }

@@ -33,10 +33,10 @@ import { Notices } from '../notices';
 import { SteadyClock } from '../steady-clock';
 import { Time } from '../time';
 import { WHICH_HOUSE } from '../which-house';
+import { whyNotSaved } from '../why-not-saved';
 import { entryWords } from '../words';
 import { checkDeed } from './check-deed';
 import { HOUSE_DB } from './database';
-import { parseRow } from './parse-row';
 import { HOUSE_TABLES, readSnapshot } from './reads';
 import { stampAll, type Hand, type Said } from './said';
 import { settle } from './settle';
@@ -155,7 +155,7 @@ export class Journal {
         number,
         contextOf(hand),
       );
-      await this.writer.put('isolates', parseRow('isolates', isolate));
+      await this.writer.put('isolates', { ...isolate, ...signed(hand) });
       return this.keepBatch(made, hand);
     });
   }
@@ -224,7 +224,8 @@ export class Journal {
   }
 
   private appending(entries: readonly Entry[], photo: Photo | undefined): Act<void> {
-    return async (house, { nowMs, device }) => {
+    return async (house, hand) => {
+      const { nowMs, device } = hand;
       checkDeed(house, entries, nowMs, (e) => entryWords(e, house));
       // The very first press of a browser was stamped before it had a name.
       await this.writer.addAll(
@@ -232,14 +233,17 @@ export class Journal {
         entries.map((e) => (e.device === undefined && device !== undefined ? { ...e, device } : e)),
       );
       if (photo !== undefined) {
-        await this.writer.add('photos', photo);
+        await this.writer.add('photos', { ...photo, ...signed(hand) });
       }
     };
   }
 
   private async keepBatch(made: NewBatch, hand: Hand): Promise<NewBatch> {
     await this.writer.add('batches', { ...made.batch, ...signed(hand) });
-    await this.writer.addAll('vessels', made.vessels);
+    await this.writer.addAll(
+      'vessels',
+      made.vessels.map((v) => ({ ...v, ...signed(hand) })),
+    );
     await this.writer.add('entries', { ...made.entry, ...signed(hand) });
     return made;
   }
@@ -314,9 +318,7 @@ export class Journal {
     letGo?: () => void,
   ): boolean {
     const isKept = !(error instanceof CoreError);
-    const text = isKept
-      ? `Not saved: ${messageOf(error)}. It is kept here. Free some space, then save again.`
-      : `${messageOf(error)} Nothing was changed.`;
+    const text = isKept ? `Not saved: ${whyNotSaved(error)}` : `${messageOf(error)} Nothing was changed.`;
     const id = this.notices.show({
       text,
       isKept,

@@ -8,6 +8,7 @@ import { ArchiveService } from '../../data/archive-service';
 import { arrivalWords } from '../../data/arrival-words';
 import { downloadBlob } from '../../data/download';
 import { HouseStore } from '../../data/house-store';
+import type { Difference } from '../../data/journal/bring-in';
 import { Definitions } from '../../data/journal/definitions';
 import { messageOf } from '../../data/message-of';
 import { WHICH_HOUSE } from '../../data/which-house';
@@ -43,6 +44,8 @@ export class Archive {
   protected readonly parts = signal<
     readonly { readonly name: string; readonly blob: Blob; readonly size: string }[]
   >([]);
+  /** What differed in the file that came in last. */
+  protected readonly differences = signal<readonly Difference[]>([]);
   protected readonly name = computed(() => (this.which.madeUp ? 'the made-up household' : 'your own house'));
   protected readonly counts = computed(() => {
     const records = this.store.house()?.records;
@@ -89,7 +92,12 @@ export class Archive {
   protected bring(files: FileList | null): Promise<void> {
     return this.run('Bringing it in', async () => {
       const file = files?.[0];
-      return file === undefined ? '' : arrivalWords(await this.archive.bring(file, this.progress));
+      if (file === undefined) {
+        return '';
+      }
+      const arrival = await this.archive.bring(file, this.progress);
+      this.differences.set(arrival.differences);
+      return arrivalWords(arrival);
     });
   }
 
@@ -115,6 +123,7 @@ export class Archive {
     this.said.set('');
     this.problem.set('');
     this.parts.set([]);
+    this.differences.set([]);
     try {
       this.said.set(await act());
     } catch (error) {

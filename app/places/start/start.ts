@@ -165,6 +165,10 @@ export class Start {
     }
   }
 
+  protected percent(share: number): number {
+    return Math.round(share * 100);
+  }
+
   protected grams(value: number): string {
     return formatNumber(value, decimalsOf(this.household().scaleStepG));
   }

@@ -33,6 +33,12 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
       <section class="card note" aria-label="Instruments" [class.needs]="silent()">
         @if (silent(); as since) {
           <p class="rye strong">Instrument silent since {{ since }}; nothing is filled in.</p>
+        }
+        @if (instruments.faulty(); as count) {
+          <p class="rye">
+            {{ count === 1 ? '1 reading' : count + ' readings' }} that no sound instrument could show: left
+            out. Look at its plug and wire.
+          </p>
         } @else {
           <p class="figures">
             <strong>{{ figures() || 'Listening …' }}</strong>
