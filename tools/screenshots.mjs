@@ -26,7 +26,7 @@ const VIEWS = [
         .fill('5 cups hardwood pellets\n1 1/4 cup wheat bran\n6 cups water\n12 gypsum'),
   },
   { name: 'materials', path: '/demo/desk/materials?open=hardwood-pellets' },
-  { name: 'compare', path: '/demo/desk/compare?a=hardwood-bran&b=coir-vermiculite' },
+  { name: 'batch', path: '/demo/batch/B28', act: correctHarvest },
   { name: 'sheet', path: '/demo/desk/sheet/G28' },
   {
     name: 'stove-mix',
@@ -87,6 +87,15 @@ async function coolTheLoad(page, origin) {
 }
 
 /** A block that came out wet, at the squeeze. */
+/** One entry of the history, opened to be corrected. */
+async function correctHarvest(page) {
+  await page
+    .getByRole('button', { name: /^Correct: .*harvested/ })
+    .last()
+    .click();
+  await page.getByText('What was it really?').waitFor();
+}
+
 async function wetMix(page) {
   await page.getByRole('button', { name: /^Make batch/ }).click();
   await page.getByRole('link', { name: 'To the Stove' }).click();
