@@ -199,8 +199,8 @@ export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
 export { FAULTS, StandInReading, standInCook, type Fault, type StandInCook } from './cook/stand-in.js';
 export { stepShown, type Shown } from './cook/instrument.js';
-export { allowedCookSteps, cookState, heldMs, holdLeftMinutes, takenSteps } from './cook/cook-state.js';
-export { CHANNEL_LIMITS, isPlausible } from './cook/channel-limits.js';
+export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
+export { isPlausible } from './cook/channel-limits.js';
 export type { CookPhase, CookState } from './cook/cook-state.js';
 export { contentsOf, inCooker, placesNeeded } from './cook/in-cooker.js';
 export { learnedFrom, type Learned } from './cook/learned.js';
@@ -243,7 +243,6 @@ export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, plainCode } from './r
 export {
   Appliance,
   ApplianceKind,
-  Device,
   Figure,
   Formula,
   Household,
@@ -260,7 +259,7 @@ export {
   type DissolvedFormula,
   type SolidFormula,
 } from './record/definitions.js';
-export { batchCodes, cookNames } from './record/codes.js';
+export { batchCodes } from './record/codes.js';
 export { decide, type Decided } from './record/corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './record/effective.js';
 export {
@@ -283,11 +282,9 @@ export { BatchId, CookId, DeviceId, EntryId, Key, Line, PhotoId, Remark, VesselI
 export { ancestors, descendants, lineage, type Lineage } from './record/lineage.js';
 export { editableFields, type EditableField } from './record/editable.js';
 export { olderRow } from './record/older-rows.js';
-export { byNotedThenId } from './record/order.js';
 export {
   SHIPPED_TABLES,
   asShipped,
-  digestOf,
   refreshShipped,
   type Refreshed,
   type Shipped,
@@ -348,7 +345,6 @@ export {
   firstIssue,
   openArchive,
   parseArchive,
-  sourceOf,
   type ArchiveRow,
   type OpenArchive,
 } from './exchange/archive/read-archive.js';
@@ -358,7 +354,6 @@ export { batchSheet, type BatchSheet } from './exchange/batch-sheet.js';
 export { MOST_CSV_BYTES, OutsideReadings, parseReadingsCsv, type LoggedCurve } from './exchange/readings.js';
 export { labelContent, type LabelContent } from './exchange/label.js';
 export {
-  canonical,
   isSameRow,
   mergeArchives,
   rowThatStands,

@@ -116,7 +116,7 @@ describe('instruments', () => {
 
   it('keeps what could not be saved, and saves it with what comes next', async () => {
     connect('logger');
-    const save = spyOn(TestBed.inject(Journal), 'sayAll').and.resolveTo(false);
+    const save = spyOn(TestBed.inject(Journal), 'keepReadings').and.resolveTo('later');
     const say = (secondsAgo: number, value: number) => {
       source().say({ source: 'logger', readings: [{ at: iso(secondsAgo), channel: 'coreC', value }] });
     };

@@ -292,16 +292,14 @@ export class Instruments {
     }
     this.keeping = true;
     const lines = this.unkept.slice(0, MOST_AT_ONCE);
-    const saved = await this.journal.sayAll(asEntries(lines), { quiet: true });
+    const outcome = await this.journal.keepReadings(asEntries(lines));
     this.keeping = false;
-    if (saved) {
-      this.unkept.splice(0, lines.length);
-      this.keptMs = last.atMs;
-    } else {
-      this.unkept.splice(0, Math.max(0, this.unkept.length - MOST_WAITING));
-      // Refused, so that it would be refused again at once: the next minute tries anew.
-      this.keptMs = last.atMs;
-    }
+    // What is refused once would be refused again; what could not be saved waits for the next minute.
+    this.unkept.splice(
+      0,
+      outcome === 'later' ? Math.max(0, this.unkept.length - MOST_WAITING) : lines.length,
+    );
+    this.keptMs = last.atMs;
   }
 
   private hangUp(): void {

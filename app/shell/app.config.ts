@@ -1,5 +1,6 @@
 import { APP_BASE_HREF } from '@angular/common';
 import {
+  ErrorHandler,
   inject,
   isDevMode,
   provideBrowserGlobalErrorListeners,
@@ -10,6 +11,7 @@ import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/d
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { WHICH_HOUSE } from '../data/which-house';
+import { FaultHandler } from './fault-handler';
 import { provideIcons } from './provide-icons';
 import { routes } from './routes';
 
@@ -21,6 +23,7 @@ function dialogDefaults(): MatDialogConfig {
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
+    { provide: ErrorHandler, useClass: FaultHandler },
     provideZonelessChangeDetection(),
     provideIcons(),
     // Every route of the made-up house begins with /demo, so one address never shows the other's records.

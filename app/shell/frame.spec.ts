@@ -4,6 +4,7 @@ import { Router } from '@angular/router';
 import { Notices } from '../data/notices';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
+import { FaultHandler } from './fault-handler';
 import { Frame } from './frame';
 import { Night } from './night';
 import { OpenCode } from './open-code';
@@ -69,6 +70,19 @@ describe('the frame', () => {
     await frame.press('Let it go');
     await frame.press('Close');
     expect(frame.host.querySelector('[role=alert]')).toBeNull();
+  });
+
+  it('says that a part of a page failed, once, beside the rest', async () => {
+    setup = await demoHouse(worker, FaultHandler);
+    const frame = await render(Frame);
+    const log = spyOn(console, 'error');
+    const handler = TestBed.inject(FaultHandler);
+    handler.handleError(new RangeError('Day must be between 0 and 400.'));
+    handler.handleError(new RangeError('Day must be between 0 and 400.'));
+    await frame.settle();
+    expect(log).toHaveBeenCalledTimes(2);
+    expect(frame.host.querySelectorAll('[role=alert]').length).toBe(1);
+    expect(frame.text()).toContain('Something on this page failed: Day must be between 0 and 400.');
   });
 
   it('counts records that it cannot read, and leaves them where they are', async () => {

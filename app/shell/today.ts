@@ -14,7 +14,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { startOfDay } from 'date-fns';
-import { isCorrection, type DueItem, type Entry, type House } from '../../core/index';
+import { isCorrection, type DueItem } from '../../core/index';
 import { HouseStore } from '../data/house-store';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/time';
@@ -58,18 +58,19 @@ export class Today {
   });
   protected readonly firstLate = computed(() => this.late()[0]);
   protected readonly more = computed(() => Math.max(0, this.items().length - this.fits()));
-  protected readonly last = computed(() => {
+  /** Found once for each house, not each second: as it stands after corrections. */
+  private readonly standing = computed(() => {
     const last = this.journal.last();
     const house = this.store.house();
-    return (
-      last &&
-      house && {
-        time: shortTime(Date.parse(standingAt(last.entry, house)), this.time.now()),
-        words: entryWords(house.facts.find((f) => f.id === last.entry.id) ?? last.entry, house),
-        takenBack: last.takenBack,
-        canUndo: last.canUndo,
-      }
-    );
+    if (last === undefined || house === undefined) {
+      return undefined;
+    }
+    const entry = house.facts.find((f) => f.id === last.entry.id) ?? last.entry;
+    return { ...last, atMs: Date.parse(entry.at), words: entryWords(entry, house) };
+  });
+  protected readonly last = computed(() => {
+    const standing = this.standing();
+    return standing && { ...standing, time: shortTime(standing.atMs, this.time.now()) };
   });
 
   constructor() {
@@ -112,11 +113,6 @@ export class Today {
   private when(item: DueItem): string {
     return item.exact ? shortTime(item.atMs, this.time.now()) : 'today';
   }
-}
-
-/** When it happened, as it stands after corrections. */
-function standingAt(entry: Entry, house: House): string {
-  return house.facts.find((f) => f.id === entry.id)?.at ?? entry.at;
 }
 
 function keyOf(item: DueItem): string {

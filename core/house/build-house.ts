@@ -21,6 +21,7 @@ import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { lineageOfFacts, type Lineage } from '../record/lineage.js';
 import type { Records } from '../record/tables.js';
 import { foldVessel, type VesselState } from '../record/vessel-state.js';
+import { leftIn, takenFromEach } from './left-in.js';
 import type { BatchView, CookView, House, Trouble, VesselView } from './house.js';
 
 const DAY_MS = 86_400_000;
@@ -123,8 +124,7 @@ function indexFacts(facts: readonly Fact[]): FactIndex {
       loadOf.set(fact.cookId, fact.vesselIds);
     }
     if (fact.kind === 'inoculated') {
-      // A pooled dose is taken in equal shares from every source.
-      const share = (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
+      const share = takenFromEach(fact);
       fact.sourceVesselIds.forEach((id) => index.given.set(id, (index.given.get(id) ?? 0) + share));
     }
     if (fact.kind === 'batchMade') {
@@ -190,9 +190,6 @@ function viewVessel(
   kind: ReturnType<KindOf>,
 ): VesselView {
   const state = foldVessel(index.byVessel.get(vessel.id) ?? []);
-  const hadMl = batch.contentsMl ?? batch.plan?.vesselMl;
-  const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
-  const left = state.phase === 'gone' ? 0 : Math.max(0, had - (index.given.get(vessel.id) ?? 0));
   return {
     vessel,
     batch,
@@ -200,8 +197,7 @@ function viewVessel(
     batchCode,
     state,
     ...kind,
-    left,
-    leftUnit: hadMl === undefined ? 'g' : 'ml',
+    ...leftIn(batch, state.phase === 'gone', index.given.get(vessel.id) ?? 0),
   };
 }
 

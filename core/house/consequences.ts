@@ -6,6 +6,7 @@ import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import type { Records } from '../record/tables.js';
 import { newVessel, tellVessel, type VesselDraft } from '../record/vessel-state.js';
+import { leftIn, takenFromEach } from './left-in.js';
 import { requirePossible, type World } from './rules.js';
 
 type Recorded = Pick<Records, 'batches' | 'vessels' | 'entries'>;
@@ -71,14 +72,11 @@ class Telling implements World {
     }
     const { batch, number, draft, given } = known;
     const { phase } = draft;
-    const hadMl = batch.contentsMl ?? batch.plan?.vesselMl;
-    const had = hadMl ?? batch.plan?.vesselWetG ?? 0;
     return {
       code: `${this.codes.get(batch.id) ?? ''}-${number}`,
       phase,
       isReceived: batch.contentsMl !== undefined,
-      left: phase === 'gone' ? 0 : Math.max(0, had - given),
-      leftUnit: hadMl === undefined ? 'g' : 'ml',
+      ...leftIn(batch, phase === 'gone', given),
       wetG: batch.plan?.vesselWetG ?? 0,
     };
   }
@@ -115,8 +113,7 @@ class Telling implements World {
         fact.sourceVesselIds.forEach((id) => {
           const source = this.vessels.get(id);
           if (source !== undefined) {
-            // A pooled dose is taken in equal shares from every source.
-            source.given += (fact.doseEach * fact.vesselIds.length) / fact.sourceVesselIds.length;
+            source.given += takenFromEach(fact);
           }
         });
         break;

@@ -120,7 +120,12 @@ describe('the journal', () => {
       const trueMs = first!.deed!.atMs;
       freed();
       // What succeeds in the background takes nothing off the screen.
-      await journal.sayAll([{ kind: 'cautionRead', caution: 'airSettled' }], { quiet: true });
+      const cookId = batchId as never;
+      expect(
+        await journal.keepReadings([
+          { kind: 'logged', cookId, channel: 'coreC', source: 'x', readings: [[0, 20]] },
+        ]),
+      ).toBe('refused');
       await journal.say({ kind: 'cautionRead', caution: 'airSettled' });
       expect(kept().length).toBe(2);
       first!.retry!.act();
@@ -131,6 +136,22 @@ describe('the journal', () => {
       second!.retry!.act();
       await until(setup.store, (h) => h.batches[0]!.notes.length === 1);
       expect(kept()).toEqual([]);
+    });
+
+    it('saved by one tab, an entry that another kept too is not saved twice', async () => {
+      const batchId = await madeBatch();
+      const freed = full();
+      await journal.say({ kind: 'batchNoted', batchId, note: 'once' });
+      freed();
+      const next = await anotherTab(setup);
+      await next.until(() => next.get(Notices).kept().length === 1);
+      kept()[0]!.retry!.act();
+      await until(setup.store, (h) => h.batches[0]!.notes.length === 1);
+      next.get(Notices).kept()[0]!.retry!.act();
+      await next.until(() => next.get(Notices).kept().length === 0);
+      expect(next.get(Notices).kept()).toEqual([]);
+      expect(setup.house().batches[0]!.notes.length).toBe(1);
+      next.close();
     });
 
     it('still has the entry after a reload, until it is let go', async () => {

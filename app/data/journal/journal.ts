@@ -108,26 +108,39 @@ export class Journal {
    * @returns whether it is safe: saved, or kept on screen to be saved again
    */
   say(said: Said, photo?: Photo): Promise<boolean> {
-    return this.sayAll([said], { photo });
+    return this.sayAll([said], photo);
+  }
+
+  /** Notes several facts that belong together: all or none, and taken back together. */
+  async sayAll(saids: readonly Said[], photo?: Photo): Promise<boolean> {
+    const entries = stampAll(saids, this.hand());
+    const outcome = await this.attempt(this.appending(entries, photo));
+    if (outcome.ok) {
+      this.notices.settled(aboutOf(entries));
+      return true;
+    }
+    return this.couldNot({ entries, photo }, outcome.error);
   }
 
   /**
-   * Notes several facts that belong together: all or none, and taken back together.
-   * @param options.quiet for what no person pressed: it leaves the notices alone where it succeeds
+   * Keeps what instruments read. No person pressed anything, so no notice of theirs is touched.
+   * @returns `later` when it could not be saved and whoever holds it must try again
    */
-  async sayAll(
-    saids: readonly Said[],
-    options: { readonly photo?: Photo; readonly quiet?: boolean } = {},
-  ): Promise<boolean> {
-    const entries = stampAll(saids, this.hand());
-    const outcome = await this.attempt(this.appending(entries, options.photo));
+  async keepReadings(saids: readonly Said[]): Promise<'saved' | 'refused' | 'later'> {
+    const outcome = await this.attempt(this.appending(stampAll(saids, this.hand()), undefined));
     if (outcome.ok) {
-      if (options.quiet !== true) {
-        this.notices.settled(aboutOf(entries));
-      }
-      return true;
+      this.notices.settled(READINGS);
+      return 'saved';
     }
-    return this.couldNot({ entries, photo: options.photo }, outcome.error);
+    const isRefused = outcome.error instanceof CoreError;
+    this.notices.show({
+      text: isRefused
+        ? `Readings of the instrument are left out: ${messageOf(outcome.error)}`
+        : `Readings of the instrument are not saved yet: ${messageOf(outcome.error)}. They are kept here and tried again each minute.`,
+      isKept: false,
+      about: READINGS,
+    });
+    return isRefused ? 'refused' : 'later';
   }
 
   async makeBatch(
@@ -226,6 +239,10 @@ export class Journal {
   private appending(entries: readonly Entry[], photo: Photo | undefined): Act<void> {
     return async (house, hand) => {
       const { nowMs, device } = hand;
+      if (await this.writer.has('entries', entries[0]?.id)) {
+        // Saved already, perhaps by another tab that kept it too.
+        return;
+      }
       checkDeed(house, entries, nowMs, (e) => entryWords(e, house));
       // The very first press of a browser was stamped before it had a name.
       await this.writer.addAll(
@@ -365,6 +382,9 @@ export class Journal {
     return { nowMs: this.lastMs, device: this.store.ready()?.device, ...this.writer.who() };
   }
 }
+
+/** The matter of notices about instruments. */
+const READINGS = 'readings';
 
 function nextBatchNumber(house: House, stage: Stage): number {
   return nextNumber(house.records.batches.filter((b) => b.stage === stage).map((b) => b.number));

@@ -10,6 +10,11 @@ export class Writer {
   private readonly db = inject(HOUSE_DB);
   private readonly whoKey = `${inject(WHICH_HOUSE).database}-who`;
 
+  /** Whether a row of this id is kept already. */
+  async has(table: TableName, id: string | undefined): Promise<boolean> {
+    return id !== undefined && (await this.db.rows(table).where('id').equals(id).count()) > 0;
+  }
+
   async add<K extends TableName>(table: K, row: Records[K][number]): Promise<void> {
     await this.db.rows(table).add(parseRow(table, row));
   }

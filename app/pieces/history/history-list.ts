@@ -90,9 +90,10 @@ export class HistoryList {
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
 
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
   protected readonly lines = computed(() => {
     const house = this.store.house();
-    const nowMs = this.time.now();
+    const nowMs = this.minuteMs();
     return house === undefined
       ? []
       : historyOf(house, this.subject()).map((line) => ({
