@@ -40,16 +40,20 @@ function begun(): Records {
 
 /** Every row must be one that its schema reads, and the house must open. */
 function expectWhole(raw: RawDatabase): Records {
+  const unread: string[] = [];
   const records = Object.fromEntries(
     TABLE_NAMES.map((table) => [
       table,
-      (raw.tables[table] ?? []).map((row) => {
+      (raw.tables[table] ?? []).flatMap((row) => {
         const read = readRow(table, row);
-        expect(read.ok, `${table} ${JSON.stringify(row).slice(0, 120)}`).toBe(true);
-        return read.ok ? read.value : undefined;
+        if (!read.ok) {
+          unread.push(`${table} ${JSON.stringify(row).slice(0, 120)}`);
+        }
+        return read.ok ? [read.value] : [];
       }),
     ]),
   ) as unknown as Records;
+  expect(unread).toEqual([]);
   expect(buildHouse(records).troubles).toEqual([]);
   return records;
 }
@@ -116,8 +120,6 @@ test('killed in mid-import: what was here stays, and the same file completes it'
   const browser = await Killable.make();
   try {
     for (let n = 0; n < part(0.3); n++) {
-      await writeRaw(await browser.start(), origin, `${NAME}-unused`, 10, { nothing: [] });
-      await browser.kill();
       const page = await browser.start();
       if (n === 0) {
         await writeRaw(page, origin, NAME, 20, tablesOfVersion2(before));
