@@ -68,6 +68,15 @@ function planThousand(): number {
   return grams;
 }
 
+/** The same work on every machine and in every version: figures of two days compare by their ratio to it. */
+function plainLoop(): number {
+  let sum = 0;
+  for (let i = 0; i < 1e8; i++) {
+    sum += i % 7;
+  }
+  return sum;
+}
+
 const shipped = shippedDefinitions(new Date(NOW).toISOString());
 const formulas = shipped.formulas.map((f) => resolveFormula(f, shipped.materials));
 const vesselOf = {
@@ -81,6 +90,7 @@ const large = largeRecords();
 const written = { writtenAt: new Date(NOW).toISOString() };
 const archive = writeArchive(large, written);
 const rows = [
+  time('a plain loop of 100 million additions, Node: how fast the machine is just now', plainLoop),
   {
     ...time(`1 000 formulas scaled and audited, Node, after ${WARM} runs`, planThousand, WARM),
     aim: 'below 50 ms',
