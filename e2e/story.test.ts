@@ -84,7 +84,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await page.getByLabel('Photo').setInputFiles({ name: 'dot.png', mimeType: 'image/png', buffer: DOT });
     await expect(page.getByText('Photo taken')).toBeVisible();
     await press('33 %');
-    await expect(page.getByText('“even, <b>white</b>”')).toBeVisible();
+    await expect(page.getByLabel('What was noted').getByText('“even, <b>white</b>”')).toBeVisible();
     await expect(page.getByRole('img', { name: 'Photo of G1-1' })).toBeVisible();
     await expect(page.getByText(/, full \d+/).first()).toBeVisible();
     await press('Close');
