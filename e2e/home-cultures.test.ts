@@ -18,6 +18,7 @@ async function cookShort(page: Page): Promise<void> {
   await button(page, /^Heat off/).click();
   await pass(page, 80);
   await button(page, /^Open/).click();
+  await expect(button(page, /^Open/)).toBeHidden();
   await pass(page, 14 * 60);
 }
 
@@ -67,6 +68,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await button(page, /^Heat off/).click();
     await pass(page, 80);
     await button(page, /^Open/).click();
+    await expect(button(page, /^Open/)).toBeHidden();
     await pass(page, 14 * 60);
     await visit(page, '/box');
     await button(page, /^L2-1/).click();
