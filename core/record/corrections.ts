@@ -19,7 +19,6 @@ export interface Decided {
  */
 export function decide(corrections: readonly CorrectionEntry[]): Decided {
   const latestFirst = [...corrections].sort((a, b) => byNotedThenId(b, a));
-  const still = new Set(latestFirst.map((c): string => c.id));
   const walked = new Map<string, boolean>();
   const struck = new Map<string, boolean>();
   const isGone = (id: string) => walked.get(id) === true || struck.get(id) === true;
@@ -32,7 +31,7 @@ export function decide(corrections: readonly CorrectionEntry[]): Decided {
       continue;
     }
     const { entryId } = correction;
-    if (still.has(entryId) && seen.has(entryId)) {
+    if (seen.has(entryId)) {
       // Names a correction that was noted after it: nobody could have meant that.
       continue;
     }

@@ -27,7 +27,9 @@ export function checkDeed(
   let standing = house;
   entries.forEach((entry, i) => {
     checkEntry(standing, entry, nowMs);
-    if (i + 1 < entries.length && !ASIDE.includes(entry.kind)) {
+    // Strikes are not checked against each other here, so dozens of them need no house in between.
+    const isAsked = entries.slice(i + 1).some((e) => !isCorrection(e) || e.kind === 'retimed');
+    if (isAsked && !ASIDE.includes(entry.kind)) {
       standing = buildHouse({ ...standing.records, entries: [...standing.records.entries, entry] });
     }
   });
