@@ -212,11 +212,8 @@ export class Journal {
 
   /** The house as the database has it now; for whoever must ask before it corrects. */
   async current(): Promise<House> {
-    const outcome = await this.attempt((house) => Promise.resolve(house));
-    if (!outcome.ok) {
-      throw outcome.error instanceof Error ? outcome.error : new Error(String(outcome.error));
-    }
-    return outcome.value;
+    const { house } = await this.db.transaction('r', HOUSE_TABLES, () => this.houseInside());
+    return house;
   }
 
   private async walk(deed: Deed | undefined, kind: 'takenBack' | 'putBack'): Promise<void> {
