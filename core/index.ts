@@ -311,7 +311,11 @@ export {
 } from './record/vessel-state.js';
 
 // house, plan
-export { buildHouse, forecastVessel } from './house/build-house.js';
+export { EMPTY_HOUSE, buildHouse } from './house/build-house.js';
+export { forecastVessel } from './house/derive/forecast.js';
+export type { LiveRecords, NewRows } from './house/derive/records-with.js';
+export { HouseInMaking } from './house/house-in-making.js';
+export { withRows } from './house/with-rows.js';
 export { checkEntry } from './house/check-entry.js';
 export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './house/consequences.js';
 export { fedBy } from './house/fed-by.js';

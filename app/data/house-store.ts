@@ -1,31 +1,11 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { DestroyRef, Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { catchError, map, merge, of, shareReplay, type Observable } from 'rxjs';
-import {
-  buildHouse,
-  firstIssue,
-  olderRow,
-  readRow,
-  type DeviceId,
-  type Entry,
-  type House,
-  type Records,
-  type UnreadRow,
-} from '../../core/index';
-import { HouseReads, LIVE_TABLES, type LiveTable, type Snapshot } from './journal/reads';
+import { BehaviorSubject, concatMap, map, merge, type Subscription } from 'rxjs';
+import { HouseReads } from './journal/reads';
+import { houseInParts, houseInside, type ReadyHouse } from './journal/ready-house';
 import { whyShut } from './why-shut';
 
-/** The house of one moment. */
-export interface ReadyHouse {
-  readonly kind: 'ready';
-  readonly house: House;
-  /** Counts the writes that it has seen. */
-  readonly revision: number;
-  readonly device?: DeviceId;
-  /** Rows that no schema reads: left out, never shown half, kept as they are. */
-  readonly unread: readonly UnreadRow[];
-  readonly bringingIn?: string;
-}
+export type { ReadyHouse } from './journal/ready-house';
 
 /** Where the store stands. */
 export type HouseStatus =
@@ -35,20 +15,11 @@ export type HouseStatus =
 @Injectable({ providedIn: 'root' })
 export class HouseStore {
   private readonly reads = inject(HouseReads);
-  /** Entries hardly ever change, so each is parsed once in an epoch. */
-  private readonly parsedEntries = new Map<string, Entry>();
-  private parsedEpoch = 0;
+  private readonly current = new BehaviorSubject<HouseStatus>({ kind: 'loading' });
+  private readonly following: Subscription[] = [];
 
-  readonly status$: Observable<HouseStatus> = merge(
-    this.reads.snapshots$.pipe(map((snapshot) => this.readHouse(snapshot))),
-    this.reads.blocked$.pipe(map(() => failed('blocked'))),
-    this.reads.displaced$.pipe(map(() => failed('displaced'))),
-  ).pipe(
-    catchError((error: unknown) => of<HouseStatus>({ kind: 'failed', words: whyShut(error) })),
-    shareReplay({ bufferSize: 1, refCount: true }),
-  );
-
-  readonly status = toSignal(this.status$, { initialValue: { kind: 'loading' } satisfies HouseStatus });
+  readonly status$ = this.current.asObservable();
+  readonly status = toSignal(this.status$, { requireSync: true });
   readonly ready = computed(() => {
     const status = this.status();
     return status.kind === 'ready' ? status : undefined;
@@ -56,45 +27,81 @@ export class HouseStore {
   readonly house = computed(() => this.ready()?.house);
   readonly household = computed(() => this.house()?.household);
 
+  constructor() {
+    this.following.push(
+      merge(
+        this.reads.blocked$.pipe(map(() => 'blocked' as const)),
+        this.reads.displaced$.pipe(map(() => 'displaced' as const)),
+      ).subscribe((cause) => {
+        this.fail(cause);
+      }),
+    );
+    inject(DestroyRef).onDestroy(() => {
+      this.following.forEach((s) => {
+        s.unsubscribe();
+      });
+    });
+    void this.begin();
+  }
+
   isFurnished(): Promise<boolean> {
     return this.reads.isFurnished();
   }
 
-  /** Derives the house from a snapshot; the journal does so too, inside its transactions. */
-  readHouse(snapshot: Snapshot): ReadyHouse {
-    if (snapshot.epoch !== this.parsedEpoch) {
-      this.parsedEntries.clear();
-      this.parsedEpoch = snapshot.epoch;
+  /** Another house that was read or written, unless a newer one is known already. */
+  advance(next: ReadyHouse): void {
+    const now = this.ready();
+    if (now === undefined || next.revision > now.revision || isOtherwise(now, next)) {
+      this.current.next(next);
     }
-    const unread: UnreadRow[] = [];
-    const read = <K extends LiveTable>(name: K): Records[K][number][] =>
-      snapshot.raw[name].flatMap((row) => this.parse(name, row, unread));
-    const records = Object.fromEntries(LIVE_TABLES.map((name) => [name, read(name)])) as unknown as Omit<
-      Records,
-      'photos'
-    >;
-    const { revision, device, bringingIn } = snapshot;
-    return { kind: 'ready', house: buildHouse(records), revision, device, unread, bringingIn };
   }
 
-  private parse<K extends LiveTable>(name: K, row: unknown, unread: UnreadRow[]): Records[K][number][] {
-    const id = name === 'entries' ? (row as Entry).id : undefined;
-    const known = id === undefined ? undefined : this.parsedEntries.get(id);
-    if (known !== undefined) {
-      return [known as Records[K][number]];
+  private async begin(): Promise<void> {
+    try {
+      await this.reads.open();
+      const standing = await this.reads.standing();
+      this.current.next(await houseInParts(standing, this.reads.inParts(), aTurn));
+      this.follow();
+    } catch (error) {
+      this.fail(error);
     }
-    const result = readRow(name, olderRow(name, row));
-    if (!result.ok) {
-      unread.push({ table: name, row: row as UnreadRow['row'], reason: firstIssue(result.issues) });
-      return [];
-    }
-    if (id !== undefined) {
-      this.parsedEntries.set(id, result.value as Entry);
-    }
-    return [result.value];
+  }
+
+  /** In step with what is written from now on, in any tab. */
+  private follow(): void {
+    this.following.push(
+      this.reads.standing$
+        .pipe(concatMap(() => this.reads.reading((db) => houseInside(db, this.ready()))))
+        .subscribe({
+          next: (house) => {
+            this.advance(house);
+          },
+          error: (error: unknown) => {
+            this.fail(error);
+          },
+        }),
+    );
+  }
+
+  private fail(cause: unknown): void {
+    this.current.next({ kind: 'failed', words: whyShut(cause) });
   }
 }
 
-function failed(cause: 'blocked' | 'displaced'): HouseStatus {
-  return { kind: 'failed', words: whyShut(cause) };
+/** Same revision, but the device has a name by now, or a file is coming in. */
+function isOtherwise(now: ReadyHouse, next: ReadyHouse): boolean {
+  return (
+    now.revision === next.revision && (now.device !== next.device || now.bringingIn !== next.bringingIn)
+  );
+}
+
+/** Lets the page draw and answer before the work goes on. */
+function aTurn(): Promise<void> {
+  return new Promise((resolve) => {
+    const channel = new MessageChannel();
+    channel.port1.onmessage = () => {
+      resolve();
+    };
+    channel.port2.postMessage(undefined);
+  });
 }

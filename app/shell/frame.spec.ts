@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideServiceWorker } from '@angular/service-worker';
 import { Router } from '@angular/router';
 import { Notices } from '../data/notices';
-import { demoHouse, furnishedHouse, until, type SpecHouse } from '../testing/house';
+import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { FaultHandler } from './fault-handler';
 import { Frame } from './frame';
@@ -42,10 +42,8 @@ describe('the frame', () => {
   it('offers to lay the made-up household out anew when it is of another day', async () => {
     setup = await demoHouse(worker);
     expect((await render(Frame)).has('Lay it out for today')).toBe(false);
-    for (const batch of setup.house().records.batches) {
-      await setup.db.rows('batches').put({ ...batch, madeAt: '2025-01-01T00:00:00.000Z' });
-    }
-    await until(setup.store, (h) => h.records.batches.every((b) => b.madeAt.startsWith('2025')));
+    const { batches } = setup.house().records;
+    await setup.lay('batches', ...batches.map((b) => ({ ...b, madeAt: '2025-01-01T00:00:00.000Z' })));
     expect((await render(Frame)).has('Lay it out for today')).toBe(true);
   });
 
@@ -88,7 +86,7 @@ describe('the frame', () => {
   it('counts records that it cannot read, and leaves them where they are', async () => {
     setup = await demoHouse(worker);
     const before = await setup.db.rows('materials').count();
-    await setup.db.table('materials').put({ id: 'odd', densityGPerL: 'thick' });
+    await setup.lay('materials', { id: 'odd', densityGPerL: 'thick' });
     const frame = await render(Frame);
     await new Promise((resolve) => setTimeout(resolve, 200));
     await frame.fixture.whenStable();

@@ -14,7 +14,7 @@ import { defaultHousehold, hollinRow, shippedDefinitions, type House, type Recor
 import { HouseStore } from '../data/house-store';
 import { HOUSE_DB } from '../data/journal/database';
 import { Definitions } from '../data/journal/definitions';
-import { HouseDb } from '../data/journal/house-db';
+import { HouseDb, type LiveTable } from '../data/journal/house-db';
 import { Journal } from '../data/journal/journal';
 import { HouseReads } from '../data/journal/reads';
 import { Writer } from '../data/journal/writer';
@@ -31,6 +31,8 @@ export interface SpecHouse {
   readonly store: HouseStore;
   readonly db: HouseDb;
   readonly house: () => House;
+  /** Lays rows in the database past the journal, as another tab or an older app would have left them. */
+  readonly lay: (table: LiveTable, ...rows: readonly object[]) => Promise<void>;
   /** At the end of a spec: the database goes. */
   readonly close: () => Promise<void>;
 }
@@ -72,6 +74,11 @@ async function specHouse(
     store,
     db,
     house: () => store.house()!,
+    lay: async (table, ...rows) => {
+      await db.table(table).bulkPut(rows);
+      const revision = await db.bump({ [table]: rows.map((r) => (r as { id: string }).id) });
+      await firstValueFrom(store.status$.pipe(filter((s) => s.kind === 'ready' && s.revision >= revision)));
+    },
     close: async () => {
       TestBed.resetTestingModule();
       await db.delete();

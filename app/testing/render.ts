@@ -1,7 +1,6 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { HOUSE_DB } from '../data/journal/database';
-import type { HouseDb } from '../data/journal/house-db';
 import { HouseStore } from '../data/house-store';
 import { Time } from '../data/time';
 
@@ -79,36 +78,13 @@ async function caughtUp(): Promise<void> {
   // A save may follow another in the same deed; two rounds see both.
   for (let round = 0; round < 2; round++) {
     await new Promise((resolve) => setTimeout(resolve, 15));
-    const stored = await newestStored(db);
+    const stored = await db.revision();
     const end = Date.now() + MOST_WAIT_MS;
-    while (stored !== newestShown(store) && Date.now() < end) {
+    while (stored !== store.ready()?.revision && Date.now() < end) {
       await new Promise((resolve) => setTimeout(resolve, 5));
     }
   }
   TestBed.inject(Time).touch();
-}
-
-async function newestStored(db: HouseDb): Promise<string> {
-  const [entries, household, appliances] = await Promise.all([
-    db.rows('entries').toArray(),
-    db.rows('household').toArray(),
-    db.rows('appliances').toArray(),
-  ]);
-  return fingerprint(entries, household, appliances);
-}
-
-function newestShown(store: HouseStore): string {
-  const records = store.house()?.records;
-  return records === undefined ? '' : fingerprint(records.entries, records.household, records.appliances);
-}
-
-/** Keys come back from a schema in another order, so rows are compared by what marks a change of them. */
-function fingerprint(
-  entries: readonly { id: string }[],
-  ...definitions: (readonly { updatedAt: string }[])[]
-): string {
-  const newest = entries.reduce((max, e) => (e.id > max ? e.id : max), '');
-  return [entries.length, newest, ...definitions.flat().map((d) => d.updatedAt)].join();
 }
 
 function find(host: HTMLElement, words: string | RegExp): HTMLElement | undefined {

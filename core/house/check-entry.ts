@@ -105,7 +105,7 @@ function checkAfterStep(house: House, entry: EntryOf<'cookStep'>): void {
 }
 
 function checkRetimed(house: House, entry: EntryOf<'retimed'>, nowMs: number): void {
-  const named = house.facts.find((f) => f.id === entry.entryId);
+  const named = house.factById.get(entry.entryId);
   if (named === undefined) {
     throw new CoreError('not-found', 'Entry', entry.entryId, 'one that stands');
   }

@@ -1,15 +1,14 @@
 import { takenSteps, type CookPhase } from '../cook/cook-state.js';
 import type { Batch } from '../record/batch.js';
-import { batchCodes } from '../record/codes.js';
-import { effectiveEntries, type Fact, type FactOf } from '../record/effective.js';
+import type { Fact, FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
-import type { Records } from '../record/tables.js';
 import { newVessel, tellVessel, type VesselDraft } from '../record/vessel-state.js';
+import type { House } from './house.js';
 import { leftIn, takenFromEach } from './left-in.js';
+import { factsAbout, vesselsNear } from './near.js';
 import { requirePossible, type World } from './rules.js';
-
-type Recorded = Pick<Records, 'batches' | 'vessels' | 'entries'>;
+import { withRows } from './with-rows.js';
 
 /** A fact that cannot be true beside the others, and why. */
 export interface Impossible {
@@ -21,17 +20,22 @@ export interface Impossible {
  * What would no longer be possible if these corrections were made: a jar that was inoculated from a culture which was
  * struck, a harvest of a block that was never opened. What was impossible before is not counted again.
  */
-export function consequencesOf(records: Recorded, corrections: readonly Entry[]): readonly Impossible[] {
-  const before = new Set(impossibleFacts(records).map((i): string => i.fact.id));
-  const after = impossibleFacts({ ...records, entries: [...records.entries, ...corrections] });
-  return after.filter((i) => !before.has(i.fact.id));
+export function consequencesOf(house: House, corrections: readonly Entry[]): readonly Impossible[] {
+  const then = withRows(house, { entries: corrections });
+  const near = vesselsNear(house, then, corrections);
+  const before = new Set(impossibleOf(house, factsAbout(house, near)).map((i): string => i.fact.id));
+  return impossibleOf(then, factsAbout(then, near)).filter((i) => !before.has(i.fact.id));
 }
 
-/** Tells the history anew, fact by fact, and names those that the facts before them do not allow. */
-export function impossibleFacts(records: Recorded): readonly Impossible[] {
-  const telling = new Telling(records);
+/** Tells the whole history anew, fact by fact, and names those that the facts before them do not allow. */
+export function impossibleFacts(house: House): readonly Impossible[] {
+  return impossibleOf(house, house.facts);
+}
+
+function impossibleOf(house: House, facts: readonly Fact[]): readonly Impossible[] {
+  const telling = new Telling(house);
   const found: Impossible[] = [];
-  for (const fact of effectiveEntries(records.entries)) {
+  for (const fact of facts) {
     try {
       requirePossible(telling, fact);
     } catch (error) {
@@ -51,19 +55,13 @@ interface VesselSoFar {
 
 /** The house as it was after the facts told so far. */
 class Telling implements World {
-  private readonly batchById: ReadonlyMap<BatchId, Batch>;
   private readonly vessels = new Map<VesselId, VesselSoFar>();
   private readonly made = new Map<BatchId, readonly VesselId[]>();
   private readonly putAway = new Set<BatchId>();
   private readonly loads = new Map<CookId, readonly VesselId[]>();
   private readonly steps = new Map<CookId, FactOf<'cookStep'>[]>();
 
-  private readonly codes: ReadonlyMap<string, string>;
-
-  constructor(records: Recorded) {
-    this.codes = batchCodes(records.batches);
-    this.batchById = new Map(records.batches.map((b) => [b.id, b]));
-  }
+  constructor(private readonly house: House) {}
 
   vessel(id: VesselId): ReturnType<World['vessel']> {
     const known = this.vessels.get(id);
@@ -73,7 +71,7 @@ class Telling implements World {
     const { batch, number, draft, given } = known;
     const { phase } = draft;
     return {
-      code: `${this.codes.get(batch.id) ?? ''}-${number}`,
+      code: `${this.house.codes.get(batch.id) ?? ''}-${number}`,
       phase,
       isReceived: batch.contentsMl !== undefined,
       ...leftIn(batch, phase === 'gone', given),
@@ -83,7 +81,7 @@ class Telling implements World {
 
   batch(id: BatchId): ReturnType<World['batch']> {
     return this.made.has(id)
-      ? { plan: this.batchById.get(id)?.plan, isPutAway: this.putAway.has(id) }
+      ? { plan: this.house.workings.batchRows.get(id)?.plan, isPutAway: this.putAway.has(id) }
       : undefined;
   }
 
@@ -125,7 +123,7 @@ class Telling implements World {
   }
 
   private makeBatch(fact: FactOf<'batchMade'>): void {
-    const batch = this.batchById.get(fact.batchId);
+    const batch = this.house.workings.batchRows.get(fact.batchId);
     this.made.set(fact.batchId, fact.vesselIds);
     if (batch !== undefined) {
       fact.vesselIds.forEach((id, i) =>
@@ -159,14 +157,14 @@ class Telling implements World {
 
 /** Ids of everything that must go with some entries if they are struck. */
 export function struckWith(
-  records: Recorded,
+  house: House,
   ids: readonly EntryId[],
   strike: (id: EntryId) => Entry,
 ): readonly Impossible[] {
   const all: Impossible[] = [];
   const gone = [...ids];
   for (;;) {
-    const more = consequencesOf(records, gone.map(strike));
+    const more = consequencesOf(house, gone.map(strike));
     if (more.length === 0) {
       return all;
     }

@@ -1,9 +1,11 @@
 import { decide } from '../record/corrections.js';
 import type { Fact } from '../record/effective.js';
-import { isCorrection, type CorrectionEntry, type Entry } from '../record/entry.js';
+import type { CorrectionEntry, Entry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { byNotedThenId } from '../record/order.js';
+import { correctionsOf } from './derive/fact-index.js';
 import type { House } from './house.js';
+import { factsAbout } from './near.js';
 
 /** Of what a history is told. */
 export type HistorySubject =
@@ -24,33 +26,47 @@ export interface HistoryLine {
 
 /** What was noted of a subject, the newest happening first. Corrections stand with the entry that they name. */
 export function historyOf(house: House, subject: HistorySubject): readonly HistoryLine[] {
-  const { entries } = house.records;
-  const corrections = entries.filter(isCorrection).sort(byNotedThenId);
-  const { gone, walkedBack } = decide(corrections);
-  const standing = new Map(house.facts.map((f) => [f.id as string, f]));
-  const of = new Map<string, CorrectionEntry[]>();
-  for (const correction of corrections) {
-    if (!gone.has(correction.id)) {
-      of.set(correction.entryId, [...(of.get(correction.entryId) ?? []), correction]);
-    }
-  }
+  const { takenBack, corrections } = house.workings.index;
   const speaks = speaksOf(house, subject);
-  return entries
-    .filter((e): e is Fact => !isCorrection(e))
-    .flatMap((noted): HistoryLine[] => {
-      const stands = standing.get(noted.id);
-      return speaks(stands ?? noted)
-        ? [
-            {
-              noted,
-              ...(stands !== undefined && { stands }),
-              walkedBack: walkedBack.has(noted.id),
-              corrections: of.get(noted.id) ?? [],
-            },
-          ]
-        : [];
-    })
-    .sort((a, b) => (atOf(b) < atOf(a) ? -1 : atOf(b) > atOf(a) ? 1 : byNotedThenId(b.noted, a.noted)));
+  const lines = [...standingOf(house, subject), ...takenBack.values()].flatMap((fact): HistoryLine[] =>
+    speaks(fact) ? [lineOf(house, fact, correctionsOf(fact.id, corrections))] : [],
+  );
+  return lines.sort((a, b) =>
+    atOf(b) < atOf(a) ? -1 : atOf(b) > atOf(a) ? 1 : byNotedThenId(b.noted, a.noted),
+  );
+}
+
+function lineOf(house: House, fact: Fact, related: readonly CorrectionEntry[]): HistoryLine {
+  const noted = (house.entryById.get(fact.id) ?? fact) as Fact;
+  const stands = house.factById.get(fact.id);
+  const { gone, walkedBack } = decide(related);
+  return {
+    noted,
+    ...(stands !== undefined && { stands }),
+    walkedBack: walkedBack.has(fact.id),
+    corrections: related
+      .filter((c) => c.entryId === fact.id && !gone.has(c.id))
+      .sort(byNotedThenId),
+  };
+}
+
+/** All facts that may speak of the subject. */
+function standingOf(house: House, subject: HistorySubject): readonly Fact[] {
+  const { ofCook } = house.workings.index;
+  switch (subject.kind) {
+    case 'span':
+      return house.facts;
+    case 'cook':
+      return ofCook.get(subject.id) ?? [];
+    case 'batch':
+      return factsAbout(house, vesselsOfBatch(house, subject.id), subject.id);
+    case 'vessel':
+      return factsAbout(house, new Set([subject.id]));
+  }
+}
+
+function vesselsOfBatch(house: House, id: BatchId): ReadonlySet<VesselId> {
+  return new Set((house.workings.vesselsOf.get(id) ?? []).map((v) => v.id));
 }
 
 function atOf(line: HistoryLine): string {
@@ -67,13 +83,9 @@ function speaksOf(house: House, subject: HistorySubject): (fact: Fact) => boolea
     case 'cook':
       return (fact) => 'cookId' in fact && fact.cookId === subject.id;
     case 'batch':
-      return aboutVessels(
-        house,
-        new Set(house.records.vessels.filter((v) => v.batchId === subject.id).map((v) => v.id)),
-        subject.id,
-      );
+      return aboutVessels(house, vesselsOfBatch(house, subject.id), subject.id);
     case 'vessel': {
-      const batchId = house.records.vessels.find((v) => v.id === subject.id)?.batchId;
+      const batchId = house.workings.vesselRows.get(subject.id)?.batchId;
       return aboutVessels(house, new Set([subject.id]), batchId);
     }
   }

@@ -210,7 +210,7 @@ describe('entries that cannot be true are refused before anything is written', (
   it('a harvest of a vessel that is not open, a drained mass below its dry matter, a vessel of another house', () => {
     refuse(entry(nowMs, { kind: 'harvested', vesselIds: jars, massG: 300 }), /G1-1 must be opened/);
     refuse(
-      entry(nowMs, { kind: 'weighed', batchId: house.batches[0]!.batch.id, massG: 3 }),
+      entry(nowMs, { kind: 'weighed', batchId: house.vesselById.get(jars[0]!)!.batch.id, massG: 3 }),
       /Drained mass must be between/,
     );
     refuse(

@@ -4,11 +4,12 @@ import type { ColonizationForecast } from '../growth/fit-colonization.js';
 import type { Batch, Vessel } from '../record/batch.js';
 import type { Household, Isolate, Species } from '../record/definitions.js';
 import type { Fact, FactOf } from '../record/effective.js';
-import type { HydrationStep } from '../record/entry.js';
+import type { Entry, HydrationStep } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import type { Lineage } from '../record/lineage.js';
 import type { Records } from '../record/tables.js';
 import type { VesselState } from '../record/vessel-state.js';
+import type { Workings } from './derive/workings.js';
 
 /** A part of the house that could not be worked out from what is recorded; the rest stands. */
 export interface Trouble {
@@ -92,6 +93,14 @@ export interface House {
   readonly cooks: readonly CookView[];
   readonly cookById: ReadonlyMap<CookId, CookView>;
   readonly lineage: Lineage;
+  /** What batches are called, those too whose making was taken back. */
+  readonly codes: ReadonlyMap<string, string>;
+  /** Every entry by id, corrections too. */
+  readonly entryById: ReadonlyMap<string, Entry>;
+  /** Facts that stand, by id. */
+  readonly factById: ReadonlyMap<string, Fact>;
   /** What could not be worked out. Empty in a house that is in order. */
   readonly troubles: readonly Trouble[];
+  /** What the next house is worked out from; for this folder alone. */
+  readonly workings: Workings;
 }

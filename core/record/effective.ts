@@ -1,5 +1,5 @@
 import { Entry, isCorrection, type CorrectionEntry, type CorrectionKind, type EntryOf } from './entry.js';
-import { decide } from './corrections.js';
+import { decide, type Decided } from './corrections.js';
 import { byNotedThenId, compareText } from './order.js';
 
 /** A fact that stands: never a correction. */
@@ -24,16 +24,27 @@ export function effectiveEntries(entries: readonly Entry[]): Fact[] {
   const decided = decide(corrections);
   return facts
     .flatMap((fact) => {
-      const id: string = fact.id;
-      if (decided.gone.has(id)) {
-        return [];
-      }
-      const at = decided.actualAt.get(id);
-      const fields = decided.fields.get(id);
-      const valued = fields === undefined ? fact : withValues(fact, fields);
-      return [at === undefined ? valued : { ...valued, at }];
+      const standing = standsAs(fact, decided);
+      return standing === undefined ? [] : [standing];
     })
-    .sort((a, b) => compareText(a.at, b.at) || byNotedThenId(a, b));
+    .sort(byHappening);
+}
+
+/** How a fact stands after what was decided about it; undefined when it was taken back. */
+export function standsAs(fact: Fact, { gone, actualAt, fields }: Decided): Fact | undefined {
+  const id: string = fact.id;
+  if (gone.has(id)) {
+    return undefined;
+  }
+  const at = actualAt.get(id);
+  const values = fields.get(id);
+  const valued = values === undefined ? fact : withValues(fact, values);
+  return at === undefined ? valued : { ...valued, at };
+}
+
+/** The order in which facts happened; those of one moment in the order in which they were noted. */
+export function byHappening(a: Fact, b: Fact): number {
+  return compareText(a.at, b.at) || byNotedThenId(a, b);
 }
 
 /**

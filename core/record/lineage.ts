@@ -1,4 +1,4 @@
-import { effectiveEntries, type Fact } from './effective.js';
+import { effectiveEntries } from './effective.js';
 import type { Entry } from './entry.js';
 import type { VesselId } from './ids.js';
 
@@ -10,13 +10,9 @@ export interface Lineage {
 
 /** The feeding graph of all entries, corrections applied. */
 export function lineage(entries: readonly Entry[]): Lineage {
-  return lineageOfFacts(effectiveEntries(entries));
-}
-
-export function lineageOfFacts(facts: readonly Fact[]): Lineage {
   const sourcesOf = new Map<VesselId, Set<VesselId>>();
   const fedBy = new Map<VesselId, Set<VesselId>>();
-  for (const fact of facts) {
+  for (const fact of effectiveEntries(entries)) {
     if (fact.kind === 'inoculated') {
       for (const target of fact.vesselIds) {
         for (const source of fact.sourceVesselIds) {

@@ -1,4 +1,3 @@
-import { byNotedThenId } from './order.js';
 import type { Entry } from './entry.js';
 import type { DeviceId } from './ids.js';
 
@@ -18,24 +17,21 @@ export interface Sitting {
 /** Whoever comes back after so long begins anew: an old press is corrected in the history, not by *Undo*. Our choice. */
 const SITTING_GAP_MS = 8 * 3_600_000;
 
+/** As far back as anyone walks; an endless sitting must not make each press longer. Our choice. */
+const MOST_PRESSES = 2000;
+
 /**
  * Folds what one device wrote into what *Undo* and *Redo* would touch. Entries from before devices were named count as
  * its own. Readings and confirmed cautions are not deeds.
  * A correction that points at an entry is a deed like any other and can be undone; one that was made by walking is not.
+ *
+ * @param noted in the order in which they were noted
  */
-export function sittingOf(entries: readonly Entry[], device: DeviceId | undefined): Sitting {
-  const own = entries
-    .filter((e) => (e.device === undefined || e.device === device) && !isAside(e))
-    .sort(byNotedThenId);
-  let done: Entry[][] = [];
+export function sittingOf(noted: readonly Entry[], device: DeviceId | undefined): Sitting {
+  const own = latestOf(noted, device);
+  const done: Entry[][] = [];
   let undone: Entry[][] = [];
-  let lastMs = -Infinity;
   for (const entry of own) {
-    const ms = Date.parse(entry.notedAt);
-    if (ms - lastMs > SITTING_GAP_MS) {
-      [done, undone] = [[], []];
-    }
-    lastMs = ms;
     if ((entry.kind === 'takenBack' || entry.kind === 'putBack') && entry.undo === true) {
       const [from, to] = entry.kind === 'takenBack' ? [done, undone] : [undone, done];
       const at = from.findIndex((deed) => deed.some((e) => e.id === entry.entryId));
@@ -57,6 +53,25 @@ export function sittingOf(entries: readonly Entry[], device: DeviceId | undefine
     ...(undo !== undefined && { undo: { entries: undo } }),
     ...(redo !== undefined && { redo: { entries: redo } }),
   };
+}
+
+/** What a device wrote since it was last left alone, from the end backwards. */
+function latestOf(noted: readonly Entry[], device: DeviceId | undefined): readonly Entry[] {
+  const own: Entry[] = [];
+  let laterMs: number | undefined;
+  for (let i = noted.length - 1; i >= 0 && own.length < MOST_PRESSES; i--) {
+    const entry = noted[i]!;
+    if ((entry.device !== undefined && entry.device !== device) || isAside(entry)) {
+      continue;
+    }
+    const ms = Date.parse(entry.notedAt);
+    if (laterMs !== undefined && laterMs - ms > SITTING_GAP_MS) {
+      break;
+    }
+    laterMs = ms;
+    own.push(entry);
+  }
+  return own.reverse();
 }
 
 function isAside(entry: Entry): boolean {

@@ -51,7 +51,7 @@ function askAll(records: Records): void {
   const house = buildHouse(records);
   dueItems(house, NOW);
   records.materials.forEach((m) => stockLeftG(house, m.id));
-  consequencesOf(records, []);
+  consequencesOf(house, []);
   for (const view of house.vesselById.values()) {
     if (house.troubles.length === 0) {
       forecastVessel(view);

@@ -79,7 +79,8 @@ function oneRun(base: Records, random: Random): string | undefined {
   return [...written].every((id) => kept.has(id)) ? undefined : 'an entry was lost';
 }
 
-function anyEntry(house: Records, n: number, who: number, random: Random): Entry {
+/** Any press, correction or put-away, of any entry or vessel of a house. */
+export function anyEntry(house: Records, n: number, who: number, random: Random): Entry {
   const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
   const target = pick(house.entries).id;
   const vesselIds = [pick(house.vessels).id];

@@ -102,7 +102,7 @@ export async function bringIn(
     await db.meta.delete('bringingIn');
     return { ...sum, differences, stopped: false };
   } finally {
-    await db.transaction('rw', db.meta, () => db.bump());
+    await db.transaction('rw', [db.meta, db.changes], () => db.bump({}));
   }
 }
 
@@ -112,7 +112,7 @@ export function keepRows(
   table: TableName,
   rows: readonly MergeRow[],
 ): Promise<{ readonly added: number; readonly differences: readonly Difference[] }> {
-  return db.transaction('rw', [table, 'meta'], async () => {
+  return db.transaction('rw', [table, 'meta', 'changes'], async () => {
     const here = (await db.rows(table).bulkGet(rows.map((r) => r.id))) as (MergeRow | undefined)[];
     let added = 0;
     const differences: Difference[] = [];
@@ -132,10 +132,7 @@ export function keepRows(
     });
     if (put.length > 0) {
       await db.rows(table).bulkPut(put as never);
-      await db.bump();
-    }
-    if (differences.some((d) => d.theirs)) {
-      await db.bump('epoch');
+      await db.bump(table === 'photos' ? {} : { [table]: put.map((r) => r.id) });
     }
     return { added, differences };
   });

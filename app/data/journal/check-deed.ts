@@ -1,9 +1,9 @@
 import {
   CoreError,
-  buildHouse,
   checkEntry,
   consequencesOf,
   isCorrection,
+  withRows,
   type Entry,
   type House,
 } from '../../../core/index';
@@ -30,7 +30,7 @@ export function checkDeed(
     // Strikes are not checked against each other here, so dozens of them need no house in between.
     const isAsked = entries.slice(i + 1).some((e) => !isCorrection(e) || e.kind === 'retimed');
     if (isAsked && !ASIDE.includes(entry.kind)) {
-      standing = buildHouse({ ...standing.records, entries: [...standing.records.entries, entry] });
+      standing = withRows(standing, { entries: [entry] });
     }
   });
   const corrections = entries.filter(isCorrection);
@@ -44,7 +44,7 @@ function refuseConsequences(
   corrections: readonly Entry[],
   words: (entry: Entry) => string,
 ): void {
-  const impossible = consequencesOf(house.records, corrections);
+  const impossible = consequencesOf(house, corrections);
   const [first] = impossible;
   if (first === undefined) {
     return;

@@ -1,11 +1,11 @@
 import { Injectable, inject } from '@angular/core';
-import { CoreError, TABLE_NAMES, type Records, type TableName } from '../../../core/index';
+import { CoreError, TABLE_NAMES, type DeviceId, type Records, type TableName } from '../../../core/index';
 import { messageOf } from '../message-of';
 import { Notices } from '../notices';
 import { SteadyClock } from '../steady-clock';
 import { HOUSE_DB } from './database';
 import { parseRow } from './parse-row';
-import { Writer } from './writer';
+import { Writer, type Pen } from './writer';
 
 type DefinitionTable = Exclude<TableName, 'batches' | 'vessels' | 'cooks' | 'entries' | 'photos'>;
 
@@ -27,22 +27,22 @@ export class Definitions {
     id: string,
     change: Partial<Records[K][number]>,
   ): Promise<boolean> {
-    return this.keep(table, `${table} ${id}`, async () => {
+    return this.keep(`${table} ${id}`, async (pen) => {
       const row = await this.db.rows(table).get(id);
       if (row === undefined) {
         throw new CoreError('not-found', table, id, 'one that is kept here');
       }
       const updatedAt = new Date(this.clock.now()).toISOString();
-      await this.writer.put(table, { ...row, ...change, ...(await this.signature()), updatedAt } as never);
+      await pen.put(table, { ...row, ...change, ...(await this.signature(pen)), updatedAt } as never);
     });
   }
 
   /** Calls this browser something that the history can say. */
   nameDevice(name: string): Promise<boolean> {
-    return this.keep('devices', 'device', async () => {
-      const id = await this.writer.device();
+    return this.keep('device', async (pen) => {
+      const id = await pen.device();
       const updatedAt = new Date(this.clock.now()).toISOString();
-      await this.writer.put('devices', { id, schemaVersion: 1, updatedAt, name });
+      await pen.put('devices', { id, schemaVersion: 1, updatedAt, name });
     });
   }
 
@@ -57,8 +57,8 @@ export class Definitions {
 
   /** Adds one definition. @returns whether it was kept */
   add<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
-    return this.keep(table, `${table} ${row.id}`, async () => {
-      await this.writer.add(table, { ...row, ...(await this.signature()) });
+    return this.keep(`${table} ${row.id}`, async (pen) => {
+      await pen.add(table, { ...row, ...(await this.signature(pen)) });
     });
   }
 
@@ -73,38 +73,33 @@ export class Definitions {
   }
 
   private async putAll(records: Records, instead: boolean): Promise<void> {
-    await this.db.transaction('rw', [...TABLE_NAMES, 'meta'], async () => {
+    await this.db.transaction('rw', [...TABLE_NAMES, 'meta', 'changes'], async () => {
       for (const table of TABLE_NAMES) {
         if (instead) {
           await this.db.rows(table).clear();
         }
         await this.db.rows(table).bulkPut(records[table].map((row) => parseRow(table, row)));
       }
-      await this.db.bump();
-      await this.db.bump('epoch');
+      await this.db.bump('all');
     });
   }
 
   /** Takes the house away, and what was set aside. What this browser is called stays. */
   async wipe(): Promise<void> {
-    await this.db.transaction('rw', [...TABLE_NAMES, 'unread', 'meta'], async () => {
+    await this.db.transaction('rw', [...TABLE_NAMES, 'unread', 'meta', 'changes'], async () => {
       await Promise.all([...TABLE_NAMES.map((name) => this.db.rows(name).clear()), this.db.unread.clear()]);
       await this.db.meta.delete('bringingIn');
-      await this.db.bump();
-      await this.db.bump('epoch');
+      await this.db.bump('all');
     });
   }
 
-  private async signature(): Promise<{ readonly device: Awaited<ReturnType<Writer['device']>> }> {
-    return { device: await this.writer.device(), ...this.writer.who() };
+  private async signature(pen: Pen): Promise<{ readonly device: DeviceId; readonly who?: string }> {
+    return { device: await pen.device(), ...this.writer.who() };
   }
 
-  private async keep(table: DefinitionTable, about: string, act: () => Promise<void>): Promise<boolean> {
+  private async keep(about: string, act: (pen: Pen) => Promise<void>): Promise<boolean> {
     try {
-      await this.db.transaction('rw', [table, 'meta'], async () => {
-        await act();
-        await this.db.bump();
-      });
+      await this.writer.write(act);
       this.notices.settled(about);
       return true;
     } catch (error) {

@@ -1,18 +1,33 @@
 import Dexie, { type Table } from 'dexie';
-import type { DeviceId, Records, TableName, UnreadRow } from '../../../core/index';
-import { VERSION_1, VERSION_2, VERSION_3, upgradeTo3 } from './versions';
+import { TABLE_NAMES, type DeviceId, type Records, type TableName, type UnreadRow } from '../../../core/index';
+import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, upgradeTo3 } from './versions';
 
-const LATEST = 3;
+const LATEST = 4;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
 /** A row that was set aside, with its place among those. */
 export type KeptUnread = UnreadRow & { readonly key?: number };
 
+export type LiveTable = Exclude<TableName, 'photos'>;
+export const LIVE_TABLES = TABLE_NAMES.filter((name): name is LiveTable => name !== 'photos');
+
+/** Ids of rows by table; `all` where a house was taken away or laid out anew. */
+export type ChangedRows = 'all' | { readonly [K in LiveTable]?: readonly string[] };
+
+/** What one transaction wrote, so that whoever has read before need read no more than that. */
+export interface Change {
+  readonly revision: number;
+  readonly rows: ChangedRows;
+}
+
+/** Changes are kept for so many transactions; a tab that slept longer reads all anew. Our choice. */
+const CHANGES_KEPT = 1000;
+const CLEARED_EVERY = 100;
+
 /** What only this browser's database needs to know; it goes into no archive. */
 export type Meta =
   | { readonly id: 'revision'; readonly value: number }
-  | { readonly id: 'epoch'; readonly value: number }
   | { readonly id: 'device'; readonly value: DeviceId }
   | { readonly id: 'bringingIn'; readonly value: string };
 
@@ -27,7 +42,8 @@ export class HouseDb extends Dexie {
     super(name);
     this.version(1).stores(VERSION_1);
     this.version(2).stores(VERSION_2);
-    this.version(LATEST).stores(VERSION_3).upgrade(upgradeTo3);
+    this.version(3).stores(VERSION_3).upgrade(upgradeTo3);
+    this.version(LATEST).stores(VERSION_4);
   }
 
   /**
@@ -53,15 +69,32 @@ export class HouseDb extends Dexie {
     return this.table('meta');
   }
 
-  /** One number of `meta`; 0 when nothing was written yet. */
-  async counter(id: 'revision' | 'epoch'): Promise<number> {
-    const row = await this.meta.get(id);
-    return row?.id === id ? row.value : 0;
+  get changes(): Table<Change, number> {
+    return this.table('changes');
   }
 
-  /** To be called in every transaction that writes: whoever has read before knows by it that there is more. */
-  async bump(id: 'revision' | 'epoch' = 'revision'): Promise<void> {
-    await this.meta.put({ id, value: (await this.counter(id)) + 1 });
+  /** Counts the transactions that wrote; 0 when nothing was written yet. */
+  async revision(): Promise<number> {
+    const row = await this.meta.get('revision');
+    return row?.id === 'revision' ? row.value : 0;
+  }
+
+  /**
+   * To be called in every transaction that writes: whoever has read before learns by it that there is more, and what.
+   * @param before the revision that the transaction found, where it is known
+   */
+  async bump(rows: ChangedRows, before?: number): Promise<number> {
+    const revision = (before ?? (await this.revision())) + 1;
+    await Promise.all([
+      this.meta.put({ id: 'revision', value: revision }),
+      this.changes.put({ revision, rows }),
+      revision % CLEARED_EVERY === 0 &&
+        this.changes
+          .where('revision')
+          .belowOrEqual(revision - CHANGES_KEPT)
+          .delete(),
+    ]);
+    return revision;
   }
 }
 

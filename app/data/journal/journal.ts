@@ -7,6 +7,7 @@ import {
   receiveCulture,
   shippedDefinitions,
   sittingOf,
+  withRows,
   type Appliance,
   type BatchPlan,
   type CautionId,
@@ -37,11 +38,12 @@ import { whyNotSaved } from '../why-not-saved';
 import { entryWords } from '../words';
 import { checkDeed } from './check-deed';
 import { HOUSE_DB } from './database';
-import { HOUSE_TABLES, readSnapshot } from './reads';
+import { houseInside } from './ready-house';
+import { HouseReads } from './reads';
 import { stampAll, type Hand, type Said } from './said';
 import { settle } from './settle';
 import { UnsavedShelf, type UnsavedDeed } from './unsaved-shelf';
-import { Writer } from './writer';
+import { Writer, type Pen } from './writer';
 
 export type { Said } from './said';
 
@@ -55,7 +57,7 @@ export interface LastEntry {
 }
 
 /** What one writing does inside its transaction, in the house as it stands there. */
-type Act<T> = (house: House, hand: Hand) => Promise<T>;
+type Act<T> = (pen: Pen, hand: Hand) => Promise<T>;
 
 type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: unknown };
 
@@ -67,6 +69,7 @@ type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: fals
 @Injectable({ providedIn: 'root' })
 export class Journal {
   private readonly db = inject(HOUSE_DB);
+  private readonly reads = inject(HouseReads);
   private readonly store = inject(HouseStore);
   private readonly notices = inject(Notices);
   private readonly time = inject(Time);
@@ -74,15 +77,13 @@ export class Journal {
   private readonly writer = inject(Writer);
   private readonly shelf = new UnsavedShelf(inject(WHICH_HOUSE).database);
   private lastMs = 0;
-  /** The house that the newest transaction of this tab left, so that a second press need not read it anew. */
-  private seen: ReadyHouse | undefined;
 
   /** Shipped figures that were corrected since, beside rows that were changed here. */
   readonly offers = signal<readonly ShippedOffer[]>([]);
 
   private readonly sitting = computed(() => {
     const ready = this.store.ready();
-    return ready === undefined ? {} : sittingOf(ready.house.records.entries, ready.device);
+    return ready === undefined ? {} : sittingOf(ready.house.workings.index.noted, ready.device);
   });
   readonly canRedo = computed(() => this.sitting().redo !== undefined);
 
@@ -148,9 +149,9 @@ export class Journal {
     scaled: ScaledFormula,
     choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
   ): Promise<NewBatch | undefined> {
-    return this.make(`batch ${formula.name}`, async (house, hand) => {
-      const number = nextBatchNumber(house, formula.stage);
-      return this.keepBatch(makeBatch(formula, scaled, number, contextOf(hand), choices), hand);
+    return this.make(`batch ${formula.name}`, async (pen, hand) => {
+      const number = nextBatchNumber(pen.found.house, formula.stage);
+      return keepBatch(pen, makeBatch(formula, scaled, number, contextOf(hand), choices), hand);
     });
   }
 
@@ -161,15 +162,15 @@ export class Journal {
     count: number;
   }): Promise<NewBatch | undefined> {
     const { vessel, isolate, contentsMl, count } = culture;
-    return this.make(`culture ${isolate.name}`, async (house, hand) => {
-      const number = nextBatchNumber(house, vessel.kind === 'dish' ? 'agar' : 'liquid');
+    return this.make(`culture ${isolate.name}`, async (pen, hand) => {
+      const number = nextBatchNumber(pen.found.house, vessel.kind === 'dish' ? 'agar' : 'liquid');
       const made = receiveCulture(
         { vessel, isolateId: isolate.id, contentsMl, count },
         number,
         contextOf(hand),
       );
-      await this.writer.put('isolates', { ...isolate, ...signed(hand) });
-      return this.keepBatch(made, hand);
+      await pen.put('isolates', { ...isolate, ...signed(hand) });
+      return keepBatch(pen, made, hand);
     });
   }
 
@@ -180,7 +181,8 @@ export class Journal {
     vesselIds: readonly VesselId[],
     caution: CautionId,
   ): Promise<CookId | undefined> {
-    return this.make('a cook', async (house, hand) => {
+    return this.make('a cook', async (pen, hand) => {
+      const { house } = pen.found;
       const number = nextNumber(house.records.cooks.map((c) => c.number));
       const roomC = house.household?.roomC ?? 20;
       const { cook } = makeCook(appliance, plan, roomC, vesselIds, number, contextOf(hand));
@@ -192,10 +194,9 @@ export class Journal {
         ],
         hand,
       );
-      const after = { ...house.records, cooks: [...house.records.cooks, cook] };
-      checkDeed({ ...house, records: after }, entries, hand.nowMs, (e) => entryWords(e, house));
-      await this.writer.add('cooks', { ...cook, ...signed(hand) });
-      await this.writer.addAll('entries', entries);
+      checkDeed(withRows(house, { cooks: [cook] }), entries, hand.nowMs, (e) => entryWords(e, house));
+      await pen.add('cooks', { ...cook, ...signed(hand) });
+      await pen.addAll('entries', entries);
       return cook.id;
     });
   }
@@ -212,7 +213,7 @@ export class Journal {
 
   /** The house as the database has it now; for whoever must ask before it corrects. */
   async current(): Promise<House> {
-    const { house } = await this.db.transaction('r', HOUSE_TABLES, () => this.houseInside());
+    const { house } = await this.reads.reading((db) => houseInside(db, this.store.ready()));
     return house;
   }
 
@@ -234,57 +235,34 @@ export class Journal {
   }
 
   private appending(entries: readonly Entry[], photo: Photo | undefined): Act<void> {
-    return async (house, hand) => {
+    return async (pen, hand) => {
       const { nowMs, device } = hand;
-      if (await this.writer.has('entries', entries[0]?.id)) {
+      const { house } = pen.found;
+      if (house.entryById.has(entries[0]?.id ?? '')) {
         // Saved already, perhaps by another tab that kept it too.
         return;
       }
       checkDeed(house, entries, nowMs, (e) => entryWords(e, house));
       // The very first press of a browser was stamped before it had a name.
-      await this.writer.addAll(
+      await pen.addAll(
         'entries',
         entries.map((e) => (e.device === undefined && device !== undefined ? { ...e, device } : e)),
       );
       if (photo !== undefined) {
-        await this.writer.add('photos', { ...photo, ...signed(hand) });
+        await pen.add('photos', { ...photo, ...signed(hand) });
       }
     };
   }
 
-  private async keepBatch(made: NewBatch, hand: Hand): Promise<NewBatch> {
-    await this.writer.add('batches', { ...made.batch, ...signed(hand) });
-    await this.writer.addAll(
-      'vessels',
-      made.vessels.map((v) => ({ ...v, ...signed(hand) })),
-    );
-    await this.writer.add('entries', { ...made.entry, ...signed(hand) });
-    return made;
-  }
-
-  /** One transaction: the house as it stands there, then the act, then the mark that there is more. */
   private async attempt<T>(act: Act<T>, hand = this.hand()): Promise<Outcome<T>> {
     try {
-      const value = await this.db.transaction('rw', [...HOUSE_TABLES, 'photos'], async () => {
-        const { house } = await this.houseInside();
-        const done = await act(house, { ...hand, device: await this.writer.device() });
-        await this.db.bump();
-        return done;
-      });
+      const value = await this.writer.write(async (pen) => act(pen, { ...hand, device: await pen.device() }));
       this.time.touch();
       askToPersist();
       return { ok: true, value };
     } catch (error) {
       return { ok: false, error };
     }
-  }
-
-  /** The house that stands in the database. What was seen last will do when nothing was written since. */
-  private async houseInside(): Promise<ReadyHouse> {
-    const revision = await this.db.counter('revision');
-    const known = [this.store.ready(), this.seen].find((h) => h?.revision === revision);
-    this.seen = known ?? this.store.readHouse(await readSnapshot(this.db));
-    return this.seen;
   }
 
   /** Shows what was refused, and keeps what could not be saved. @returns whether it is kept */
@@ -378,6 +356,16 @@ export class Journal {
     this.lastMs = Math.max(this.clock.now(), this.lastMs + 1);
     return { nowMs: this.lastMs, device: this.store.ready()?.device, ...this.writer.who() };
   }
+}
+
+async function keepBatch(pen: Pen, made: NewBatch, hand: Hand): Promise<NewBatch> {
+  await pen.add('batches', { ...made.batch, ...signed(hand) });
+  await pen.addAll(
+    'vessels',
+    made.vessels.map((v) => ({ ...v, ...signed(hand) })),
+  );
+  await pen.add('entries', { ...made.entry, ...signed(hand) });
+  return made;
 }
 
 /** The matter of notices about instruments. */

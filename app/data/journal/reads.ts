@@ -1,51 +1,86 @@
 import { Injectable, inject } from '@angular/core';
 import { liveQuery } from 'dexie';
 import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
-import {
-  TABLE_NAMES,
-  TABLES,
-  type DeviceId,
-  type Photo,
-  type TableName,
-  type VesselId,
-} from '../../../core/index';
+import { TABLES, type DeviceId, type Photo, type VesselId } from '../../../core/index';
 import { HOUSE_DB } from './database';
-import type { HouseDb, KeptUnread } from './house-db';
+import { LIVE_TABLES, type HouseDb, type KeptUnread, type LiveTable } from './house-db';
 
-export type LiveTable = Exclude<TableName, 'photos'>;
-export const LIVE_TABLES = TABLE_NAMES.filter((name): name is LiveTable => name !== 'photos');
 /** What every reading and writing of the house touches. */
-export const HOUSE_TABLES = [...LIVE_TABLES, 'meta'];
+export const HOUSE_TABLES = [...LIVE_TABLES, 'meta', 'changes'];
 
-/** All rows of one moment, not yet read by any schema. */
-export interface Snapshot {
-  readonly raw: Readonly<Record<LiveTable, readonly unknown[]>>;
+/** Rows as they lie in the database, not yet read by any schema. */
+export type RawRows = { readonly [K in LiveTable]?: readonly unknown[] };
+
+/** What the database says of itself. */
+export interface Standing {
+  /** Counts the transactions that wrote. */
   readonly revision: number;
-  /** Changes when facts were replaced that had been read before. */
-  readonly epoch: number;
   readonly device?: DeviceId;
   /** Name of a file whose rows are coming in, or were when the browser was closed. */
   readonly bringingIn?: string;
 }
 
-/** Reads the whole house; inside a transaction when the caller has one open. */
-export async function readSnapshot(db: HouseDb): Promise<Snapshot> {
-  const rows = await Promise.all(LIVE_TABLES.map((name) => db.rows(name).toArray()));
-  const [revision, epoch, device, bringingIn] = await Promise.all([
-    db.counter('revision'),
-    db.counter('epoch'),
-    db.meta.get('device'),
-    db.meta.get('bringingIn'),
-  ]);
+export async function readStanding(db: HouseDb): Promise<Standing> {
+  const [revision, device, bringingIn] = await db.meta.bulkGet(['revision', 'device', 'bringingIn']);
   return {
-    raw: Object.fromEntries(
-      LIVE_TABLES.map((name, i) => [name, rows[i] ?? []]),
-    ) as unknown as Snapshot['raw'],
-    revision,
-    epoch,
+    revision: revision?.id === 'revision' ? revision.value : 0,
     ...(device?.id === 'device' && { device: device.value }),
     ...(bringingIn?.id === 'bringingIn' && { bringingIn: bringingIn.value }),
   };
+}
+
+/** The whole house; inside a transaction, or rows written meanwhile may be missing. */
+export async function readAll(db: HouseDb): Promise<RawRows> {
+  const rows = await Promise.all(LIVE_TABLES.map((name) => db.rows(name).toArray()));
+  return Object.fromEntries(LIVE_TABLES.map((name, i) => [name, rows[i] ?? []]));
+}
+
+/** So many rows are read in one go without the page being felt to stop. */
+const ROWS_AT_ONCE = 600;
+
+/** The whole house a few hundred rows at a time. What is written meanwhile must be caught up with. */
+export async function* readInParts(db: HouseDb): AsyncGenerator<RawRows> {
+  for (const table of LIVE_TABLES) {
+    for (let after = ''; ; ) {
+      const rows = await db.rows(table).where('id').above(after).limit(ROWS_AT_ONCE).toArray();
+      yield { [table]: rows };
+      const last = rows[ROWS_AT_ONCE - 1];
+      if (last === undefined) {
+        break;
+      }
+      after = last.id;
+    }
+  }
+}
+
+/**
+ * The rows that were written since a revision, each as it stands now; undefined where that is no longer known, or the
+ * house was laid out anew, and all must be read. Inside a transaction.
+ */
+export async function readSince(db: HouseDb, before: number, now: number): Promise<RawRows | undefined> {
+  const changes = await db.changes.where('revision').above(before).toArray();
+  const ids = new Map<LiveTable, Set<string>>();
+  for (const { rows } of changes) {
+    if (rows === 'all') {
+      return undefined;
+    }
+    for (const table of LIVE_TABLES) {
+      const known = ids.get(table) ?? new Set();
+      rows[table]?.forEach((id) => known.add(id));
+      ids.set(table, known);
+    }
+  }
+  if (now < before || changes.length < now - before) {
+    return undefined;
+  }
+  const tables = [...ids].filter(([, some]) => some.size > 0);
+  const rows = await Promise.all(
+    tables.map(async ([table, some]) => {
+      const found = await db.rows(table).bulkGet([...some]);
+      return [table, found.filter((row) => row !== undefined)] as const;
+    }),
+  );
+  return Object.fromEntries(rows);
 }
 
 /** Everything that is read of the database; nothing here writes. */
@@ -54,10 +89,8 @@ export class HouseReads {
   private readonly db = inject(HOUSE_DB);
   private opening: Promise<void> | undefined;
 
-  /** The house, anew after every write in any tab. */
-  readonly snapshots$: Observable<Snapshot> = this.live(() =>
-    this.db.transaction('r', HOUSE_TABLES, () => readSnapshot(this.db)),
-  );
+  /** What the database says of itself, anew after every write in any tab. */
+  readonly standing$: Observable<Standing> = this.live(() => readStanding(this.db));
 
   /** Rows that no schema here reads, set aside, anew after every write. */
   readonly unread$: Observable<readonly KeptUnread[]> = this.live(() =>
@@ -96,6 +129,19 @@ export class HouseReads {
   open(): Promise<void> {
     this.opening ??= this.db.openOurs();
     return this.opening;
+  }
+
+  standing(): Promise<Standing> {
+    return readStanding(this.db);
+  }
+
+  inParts(): AsyncGenerator<RawRows> {
+    return readInParts(this.db);
+  }
+
+  /** Reads in one transaction. */
+  reading<T>(act: (db: HouseDb) => Promise<T>): Promise<T> {
+    return this.db.transaction('r', HOUSE_TABLES, () => act(this.db));
   }
 
   /** Whether the first facts were ever given; asked of the database itself, not of what was last seen of it. */

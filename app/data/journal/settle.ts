@@ -19,7 +19,7 @@ import type { HouseDb } from './house-db';
  */
 export async function settle(db: HouseDb, shipped: Shipped): Promise<readonly ShippedOffer[]> {
   await readAgain(db);
-  return db.transaction('rw', [...SHIPPED_TABLES, 'household', 'meta'], async () => {
+  return db.transaction('rw', [...SHIPPED_TABLES, 'household', 'meta', 'changes'], async () => {
     if ((await db.rows('household').count()) === 0) {
       // Nothing was furnished yet: the first page brings what ships.
       return [];
@@ -34,7 +34,7 @@ export async function settle(db: HouseDb, shipped: Shipped): Promise<readonly Sh
     for (const table of SHIPPED_TABLES) {
       if (rows[table].length > 0) {
         await db.rows(table).bulkPut([...rows[table]] as never);
-        await db.bump();
+        await db.bump({ [table]: rows[table].map((r) => r.id) });
       }
     }
     return offers;

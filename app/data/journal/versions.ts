@@ -31,6 +31,9 @@ export const VERSION_3 = {
   meta: 'id',
 } as const;
 
+/** Version 4: what each transaction wrote, so that a press is read as what it is and not as a whole house. */
+export const VERSION_4 = { changes: 'revision' } as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',

@@ -1,40 +1,83 @@
 import { Injectable, inject } from '@angular/core';
-import { newId, type DeviceId, type Records, type TableName } from '../../../core/index';
+import { newId, withRows, type DeviceId, type NewRows, type Records, type TableName } from '../../../core/index';
+import { HouseStore } from '../house-store';
 import { WHICH_HOUSE } from '../which-house';
 import { HOUSE_DB } from './database';
+import type { ChangedRows, HouseDb, LiveTable } from './house-db';
 import { parseRow } from './parse-row';
+import { houseInside, type ReadyHouse } from './ready-house';
+import { HOUSE_TABLES } from './reads';
 
-/** Adds parsed rows inside the transaction that the journal has open. */
-@Injectable({ providedIn: 'root' })
-export class Writer {
-  private readonly db = inject(HOUSE_DB);
-  private readonly whoKey = `${inject(WHICH_HOUSE).database}-who`;
+/** What one transaction writes. Each row is parsed by its schema before it is kept. */
+export class Pen {
+  private readonly rows: Partial<Record<LiveTable, object[]>> = {};
+  private deviceId: DeviceId | undefined;
 
-  /** Whether a row of this id is kept already. */
-  async has(table: TableName, id: string | undefined): Promise<boolean> {
-    return id !== undefined && (await this.db.rows(table).where('id').equals(id).count()) > 0;
+  /** @param found the house as it stands in the transaction, before anything is written */
+  constructor(
+    private readonly db: HouseDb,
+    readonly found: ReadyHouse,
+  ) {
+    this.deviceId = found.device;
   }
 
   async add<K extends TableName>(table: K, row: Records[K][number]): Promise<void> {
-    await this.db.rows(table).add(parseRow(table, row));
+    await this.addAll(table, [row]);
   }
 
   async addAll<K extends TableName>(table: K, rows: readonly Records[K][number][]): Promise<void> {
-    await this.db.rows(table).bulkAdd(rows.map((row) => parseRow(table, row)));
+    await this.db.rows(table).bulkAdd(this.parsed(table, rows));
   }
 
   async put<K extends TableName>(table: K, row: Records[K][number]): Promise<void> {
-    await this.db.rows(table).put(parseRow(table, row));
+    await this.db.rows(table).bulkPut(this.parsed(table, [row]));
   }
 
   /** This browser's identity in the house; made at its first write. */
   async device(): Promise<DeviceId> {
-    const kept = await this.db.meta.get('device');
-    if (kept?.id === 'device') {
-      return kept.value;
+    if (this.deviceId === undefined) {
+      this.deviceId = newId(Date.now(), Math.random) as DeviceId;
+      await this.db.meta.put({ id: 'device', value: this.deviceId });
     }
-    const value = newId(Date.now(), Math.random) as DeviceId;
-    await this.db.meta.put({ id: 'device', value });
+    return this.deviceId;
+  }
+
+  /** Marks that there is more, and what. @returns the house with it */
+  async close(): Promise<ReadyHouse> {
+    const rows = this.rows as NewRows;
+    const revision = await this.db.bump(idsOf(rows), this.found.revision);
+    const { found, deviceId } = this;
+    return { ...found, device: deviceId, revision, house: withRows(found.house, rows) };
+  }
+
+  private parsed<K extends TableName>(
+    table: K,
+    rows: readonly Records[K][number][],
+  ): Records[K][number][] {
+    const parsed = rows.map((row) => parseRow(table, row));
+    if (table !== 'photos') {
+      (this.rows[table as LiveTable] ??= []).push(...parsed);
+    }
+    return parsed;
+  }
+}
+
+/** Who sits here, and the transactions in which the journal and the definitions write. */
+@Injectable({ providedIn: 'root' })
+export class Writer {
+  private readonly db = inject(HOUSE_DB);
+  private readonly store = inject(HouseStore);
+  private readonly whoKey = `${inject(WHICH_HOUSE).database}-who`;
+
+  /** One transaction: the house as it stands there, then the act, then the mark that there is more. All or nothing. */
+  async write<T>(act: (pen: Pen) => Promise<T>): Promise<T> {
+    const [value, house] = await this.db.transaction('rw', [...HOUSE_TABLES, 'photos'], async () => {
+      const pen = new Pen(this.db, await houseInside(this.db, this.store.ready()));
+      const done = await act(pen);
+      return [done, await pen.close()];
+    });
+    // Shown at once, without reading it back.
+    this.store.advance(house);
     return value;
   }
 
@@ -47,4 +90,10 @@ export class Writer {
   setWho(name: string): void {
     localStorage.setItem(this.whoKey, name);
   }
+}
+
+function idsOf(rows: NewRows): ChangedRows {
+  return Object.fromEntries(
+    Object.entries(rows).map(([table, list]) => [table, (list as readonly { id: string }[]).map((r) => r.id)]),
+  );
 }

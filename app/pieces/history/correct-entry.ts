@@ -125,7 +125,7 @@ export class CorrectEntry {
   protected async strike(): Promise<void> {
     await this.guarded(async () => {
       const house = await this.journal.current();
-      const follows = struckWith(house.records, [this.entryId], (id) => asStrike(id));
+      const follows = struckWith(house, [this.entryId], (id) => asStrike(id));
       if (follows.length === 0) {
         await this.keep([{ kind: 'takenBack', entryId: this.entryId }]);
         return;

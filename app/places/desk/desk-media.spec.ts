@@ -105,11 +105,12 @@ describe('the Desk, for every medium', () => {
     const [wheat, gypsum] = ['wheat', 'gypsum'].map((id) =>
       setup.house().records.materials.find((m) => m.id === id)!,
     );
-    await setup.db.rows('materials').bulkPut([
+    await setup.lay(
+      'materials',
       { ...wheat!, pricePerKg: 1, stock: { massG: 1000, countedAt: at } },
       { ...gypsum!, pricePerKg: 5, stock: { massG: 1000, countedAt: at } },
-    ]);
-    await setup.db.rows('household').put({
+    );
+    await setup.lay('household', {
       ...setup.house().household!,
       currency: '€',
       cookPrice: 0.9,

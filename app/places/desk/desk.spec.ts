@@ -92,16 +92,14 @@ describe('the Desk', () => {
     await desk.type(blank('How many'), '9');
     expect(desk.text()).toContain('2 cooks, 8 places');
     const [canner] = setup.house().records.appliances;
-    await setup.db.rows('appliances').put({ ...canner!, places: {}, updatedAt: new Date().toISOString() });
+    await setup.lay('appliances', { ...canner!, places: {} });
     await desk.settle();
     expect(desk.text()).toContain('Not made to fit');
   });
 
   it('weighs in ounces where the house does', async () => {
     setup = await furnishedHouse();
-    await setup.db
-      .rows('household')
-      .put({ ...setup.house().household!, massUnit: 'oz', updatedAt: new Date().toISOString() });
+    await setup.lay('household', { ...setup.house().household!, massUnit: 'oz' });
     const desk = await render(Desk);
     expect(weighed(desk)[0]).toBe('69.8oz');
   });
@@ -134,9 +132,7 @@ describe('a cooker that is too weak', () => {
   it('leaves the amounts and says why there is no cook', async () => {
     const setup = await furnishedHouse();
     const [canner] = setup.house().records.appliances;
-    await setup.db
-      .rows('appliances')
-      .put({ ...canner!, ratedGaugeKPa: 12, updatedAt: new Date().toISOString() });
+    await setup.lay('appliances', { ...canner!, ratedGaugeKPa: 12 });
     const desk = await render(Desk);
     expect(desk.text()).toMatch(/At 10\d\.\d °C the hold would take .* It wants a cooker with more pressure/);
     expect((desk.button('Make batch') as HTMLButtonElement).disabled).toBe(false);

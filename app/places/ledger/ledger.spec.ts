@@ -95,7 +95,7 @@ describe('the Ledger', () => {
   describe('rows that cannot be read', () => {
     it('are listed with what they are and why, and never as markup', async () => {
       setup = await demoHouse();
-      await setup.db.table('entries').add({ id: 'broken', kind: 'dreamt' });
+      await setup.lay('entries', { id: 'broken', kind: 'dreamt' });
       await setup.db.unread.add({ table: 'dreams', row: { id: '<b>x</b>' }, reason: 'not known here' });
       const archive = await render(Archive);
       await archive.until(/These 2 records cannot be read/);

@@ -207,8 +207,8 @@ describe('agar out of the cooker', () => {
         random: seededRandom(4),
       },
     );
-    await setup.db.rows('cooks').add(cook);
-    await setup.db.rows('entries').add({ ...entry, at: new Date().toISOString() });
+    await setup.lay('cooks', cook);
+    await setup.lay('entries', { ...entry, at: new Date().toISOString() });
     await until(setup.store, (h) => h.cooks.length > 0);
     for (const step of ['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff', 'open'] as const) {
       await journal.say({ kind: 'cookStep', cookId: cook.id, step });

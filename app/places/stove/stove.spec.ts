@@ -104,6 +104,7 @@ describe('the Stove', () => {
             ('cookId' in e && e.cookId === cook14().cook.id),
         );
       await setup.db.rows('entries').bulkDelete(later.map((e) => e.id));
+      await setup.db.bump('all');
       await until(setup.store, (h) => h.batches.find((b) => b.code === 'G28')!.lastStep === undefined);
       stove = await render(Stove);
     });

@@ -1,0 +1,95 @@
+import { mixMoisture, weighedMoisture } from '../../formula/moisture.js';
+import type { Batch } from '../../record/batch.js';
+import type { Fact } from '../../record/effective.js';
+import { WATER } from '../../record/entry.js';
+import type { BatchView, VesselView } from '../house.js';
+import type { Attempt } from './attempt.js';
+import { forecastBatch } from './forecast.js';
+import { lastOf } from './last-of.js';
+
+/**
+ * A batch with its vessels and where it stands in being made ready.
+ * @param facts those of the batch itself, in order
+ */
+export function viewBatch(
+  batch: Batch,
+  code: string,
+  madeAt: string,
+  vessels: readonly VesselView[],
+  facts: readonly Fact[],
+  attempt: Attempt,
+): BatchView {
+  const steps = facts.filter((f) => f.kind === 'stepDone');
+  const last = steps[steps.length - 1];
+  const weighed = lastOf(facts, 'weighed');
+  const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
+  const species = vessels.find((v) => v.species !== undefined)?.species;
+  return {
+    batch,
+    code,
+    madeAtMs: Date.parse(madeAt),
+    vessels,
+    steps,
+    lastStep: last?.step,
+    lastStepMs: last === undefined ? undefined : Date.parse(last.at),
+    tissue: lastOf(facts, 'tissueTested')?.result,
+    weighedG: weighed?.massG,
+    weighedMoisture: weighed && batch.plan ? safeMoisture(weighed.massG, batch.plan.dryMatterG) : undefined,
+    squeeze: squeezeOf(facts),
+    ...viewMix(batch, facts, attempt),
+    measuredMl: lastOf(facts, 'volumeMeasured')?.volumeMl,
+    phReads: facts.filter((f) => f.kind === 'phRead'),
+    species,
+    isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
+    inoculatedAtMs,
+    notes: facts.filter((f) => f.kind === 'batchNoted'),
+    putAwayAt: lastOf(facts, 'putAway')?.at,
+    forecast:
+      batch.plan && inoculatedAtMs !== undefined
+        ? attempt('forecast', () => forecastBatch(batch, vessels, species))
+        : undefined,
+  };
+}
+
+/** The squeeze of what is in it now: one before a later addition says nothing any more. */
+function squeezeOf(facts: readonly Fact[]): BatchView['squeeze'] {
+  const last = facts.findLast((f) => f.kind === 'squeezed' || f.kind === 'adjusted');
+  return last?.kind === 'squeezed' ? last.result : undefined;
+}
+
+/** What really went into a mix: the weighed masses where there are any, the planned ones else, and corrections. */
+function viewMix(
+  batch: Batch,
+  facts: readonly Fact[],
+  attempt: Attempt,
+): Pick<BatchView, 'weighedOut' | 'adjustments' | 'mixed'> {
+  const weighedOut = new Map<string, number>();
+  facts.forEach((f) => f.kind === 'weighedOut' && weighedOut.set(f.materialId, f.massG));
+  const adjustments = facts.filter((f) => f.kind === 'adjusted');
+  const { plan, formula } = batch;
+  if (plan === undefined || formula === undefined || formula.basis === 'perLiter') {
+    return { weighedOut, adjustments };
+  }
+  const moistureOfPart = new Map(formula.parts.map((p) => [p.material.id, p.material.moisture.value]));
+  const mix = [
+    ...plan.parts.map((p) => ({
+      massG: weighedOut.get(p.materialId) ?? p.massG,
+      moisture: moistureOfPart.get(p.materialId) ?? 0,
+    })),
+    { massG: weighedOut.get(WATER) ?? plan.waterG, moisture: 1 },
+    ...adjustments,
+  ];
+  const massG = mix.reduce((sum, p) => sum + p.massG, 0);
+  const moisture = massG > 0 ? attempt('mix', () => mixMoisture(mix)) : undefined;
+  return { weighedOut, adjustments, ...(moisture !== undefined && { mixed: { massG, moisture } }) };
+}
+
+/** A weighing that was noted before its plan was corrected must not stop the house from opening. */
+function safeMoisture(massG: number, dryMatterG: number): number | undefined {
+  return massG > dryMatterG && massG < 20 * dryMatterG ? weighedMoisture(massG, dryMatterG) : undefined;
+}
+
+function earliest(instants: readonly (string | undefined)[]): number | undefined {
+  const known = instants.flatMap((i) => (i === undefined ? [] : [Date.parse(i)]));
+  return known.length === 0 ? undefined : Math.min(...known);
+}

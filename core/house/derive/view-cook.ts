@@ -1,0 +1,95 @@
+import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../../cook/canner-figures.js';
+import { probedF0 } from '../../cook/cook-heat.js';
+import { cookState, takenSteps } from '../../cook/cook-state.js';
+import { contentsOf } from '../../cook/in-cooker.js';
+import { SAFE_CORE_C, coreCoolMinutes } from '../../cook/programme.js';
+import { cookVerdict } from '../../cook/verdict.js';
+import { coolingMinutes } from '../../heat/cooling.js';
+import type { Batch, Cook } from '../../record/batch.js';
+import type { Fact, FactOf } from '../../record/effective.js';
+import type { VesselId } from '../../record/ids.js';
+import type { CookView } from '../house.js';
+import type { Attempt } from './attempt.js';
+import { lastOf } from './last-of.js';
+
+const MINUTE_MS = 60_000;
+
+/**
+ * A cook with what happened in it; undefined for one that was never loaded.
+ * @param facts those of the cook, in order
+ */
+export function viewCook(
+  cook: Cook,
+  name: string,
+  facts: readonly Fact[],
+  batchOf: (id: VesselId) => Batch | undefined,
+  attempt: Attempt,
+): CookView | undefined {
+  const loaded = lastOf(facts, 'cookLoaded');
+  if (loaded === undefined) {
+    return undefined;
+  }
+  const taken = takenSteps(facts.filter((f) => f.kind === 'cookStep'));
+  const steps = taken.map((t) => t.fact);
+  const logs = facts.filter((f) => f.kind === 'logged');
+  const coreReads = facts.filter((f) => f.kind === 'coreRead');
+  const proofs = facts.filter((f) => f.kind === 'proofRead');
+  const state = cookState(steps);
+  const batches = new Map(
+    loaded.vesselIds.flatMap((id) => {
+      const batch = batchOf(id);
+      return batch === undefined ? [] : [[batch.id, batch] as const];
+    }),
+  );
+  const [first] = batches.values();
+  const lastCoreRead = coreReads[coreReads.length - 1];
+  const probed = attempt('heat of the probe', () => probedF0(logs));
+  return {
+      cook,
+      name,
+      notes: facts.filter((f) => f.kind === 'cookNoted'),
+      steps,
+      state,
+      logs,
+      coreReads,
+      proofs,
+      contents: first && contentsOf(first),
+      verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
+      vesselIds: loaded.vesselIds,
+      batches: [...batches.keys()],
+      lastCoreRead,
+      coreCoolMs: attempt('cooling', () => coreCoolMs(cook, state.heatOffMs, lastCoreRead)),
+      waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
+      pouredMs: msOf(lastOf(facts, 'poured')),
+      probedF0: probed,
+    };
+}
+
+function coreCoolMs(
+  cook: Cook,
+  heatOffMs: number | undefined,
+  read: FactOf<'coreRead'> | undefined,
+): number | undefined {
+  if (heatOffMs === undefined) {
+    return undefined;
+  }
+  if (read === undefined) {
+    return heatOffMs + coreCoolMinutes(cook.chamberC, cook.roomC) * MINUTE_MS;
+  }
+  const readMs = Date.parse(read.at);
+  if (read.celsius <= SAFE_CORE_C) {
+    return readMs;
+  }
+  const target = Math.max(SAFE_CORE_C - cook.roomC, 2);
+  // A thermometer on the glass reads the outside; the core follows.
+  return (
+    readMs +
+    (coolingMinutes(Math.max(read.celsius - cook.roomC, target), target, CANNER_COOLING_RATE) +
+      CORE_LAG_MIN) *
+      MINUTE_MS
+  );
+}
+
+function msOf(fact: Fact | undefined): number | undefined {
+  return fact && Date.parse(fact.at);
+}

@@ -1,0 +1,211 @@
+import { MapDraft } from '../../layered-map.js';
+import type { Batch } from '../../record/batch.js';
+import type { Isolate, Species } from '../../record/definitions.js';
+import type { Fact } from '../../record/effective.js';
+import type { BatchId, CookId, VesselId } from '../../record/ids.js';
+import type { BatchView, CookView, Trouble, VesselView } from '../house.js';
+import { attemptFor } from './attempt.js';
+import { kindsWith } from './kinds.js';
+import { lineageWith } from './lineage-with.js';
+import type { LiveRecords } from './records-with.js';
+import { sharedByBatch, sharedByCook, type SharedFacts } from './shared-facts.js';
+import type { Touched } from './touched.js';
+import { viewBatch } from './view-batch.js';
+import { viewCook } from './view-cook.js';
+import { viewVessel } from './view-vessel.js';
+import type { Workings } from './workings.js';
+
+/** The part of the workings that follows from rows alone. */
+export type RowsOfHouse = Pick<
+  Workings,
+  'index' | 'batchRows' | 'vesselRows' | 'cookRows' | 'vesselsOf' | 'batchNames' | 'cookNames'
+>;
+
+/** Works out anew the views that new rows touch, and leaves the others as they are. */
+export class Views {
+  private readonly batchViews: MapDraft<BatchId, BatchView>;
+  private readonly vesselViews: MapDraft<VesselId, VesselView>;
+  private readonly cookViews: MapDraft<CookId, CookView>;
+  private readonly troublesOf: MapDraft<string, readonly Trouble[]>;
+  private readonly sharedByCook: MapDraft<CookId, SharedFacts>;
+  private readonly isolates: ReadonlyMap<string, Isolate>;
+  private readonly species: ReadonlyMap<string, Species>;
+  private kinds: Workings['kinds'];
+
+  constructor(
+    private readonly before: Workings,
+    private readonly rows: RowsOfHouse,
+    private readonly records: LiveRecords,
+    private readonly touched: Touched,
+  ) {
+    this.batchViews = new MapDraft(before.batchViews);
+    this.vesselViews = new MapDraft(before.vesselViews);
+    this.cookViews = new MapDraft(before.cookViews);
+    this.troublesOf = new MapDraft(before.troublesOf);
+    this.sharedByCook = new MapDraft(before.sharedByCook);
+    this.isolates = new Map(records.isolates.map((i) => [i.id, i]));
+    this.species = new Map(records.species.map((s) => [s.id, s]));
+    this.kinds = before.kinds;
+  }
+
+  *work(): Generator<void, Workings> {
+    const { touched, rows } = this;
+    const lineage = lineageWith(this.before.lineage, rows.index, touched.fed, touched.gave);
+    this.findKinds(lineage);
+    this.findDescribedAnew();
+    yield;
+    this.touchAround();
+    for (const id of touched.cooks) {
+      this.shareByCook(id);
+      yield;
+    }
+    for (const id of touched.vessels) {
+      const batchId = rows.vesselRows.get(id)?.batchId;
+      if (batchId !== undefined) {
+        touched.batches.add(batchId);
+      }
+    }
+    for (const id of new Set([...touched.batches, ...touched.wholeBatches])) {
+      this.viewBatch(id);
+      yield;
+    }
+    for (const id of touched.cooks) {
+      this.viewCook(id);
+      yield;
+    }
+    return {
+      ...rows,
+      lineage,
+      kinds: this.kinds,
+      sharedByCook: this.sharedByCook.done(),
+      batchViews: this.batchViews.done(),
+      vesselViews: this.vesselViews.done(),
+      cookViews: this.cookViews.done(),
+      troublesOf: this.troublesOf.done(),
+    };
+  }
+
+  private findKinds(lineage: Workings['lineage']): void {
+    const { touched, rows } = this;
+    const seeds = new Set([...touched.fed, ...touched.rowsOfVessels]);
+    const batches = new Set(touched.rowsOfBatches);
+    if (touched.isolates.size > 0) {
+      for (const batch of rows.batchRows.values()) {
+        if (batch.isolateId !== undefined && touched.isolates.has(batch.isolateId)) {
+          batches.add(batch.id);
+        }
+      }
+    }
+    batches.forEach((id) => rows.vesselsOf.get(id)?.forEach((v) => seeds.add(v.id)));
+    const ownIsolate = (id: VesselId) => {
+      const isolateId = this.batchOf(id)?.isolateId;
+      return isolateId !== undefined && this.isolates.has(isolateId) ? isolateId : undefined;
+    };
+    const { kinds, changed } = kindsWith(this.kinds, seeds, lineage, ownIsolate);
+    this.kinds = kinds;
+    changed.forEach((id) => touched.vessels.add(id));
+  }
+
+  /** Vessels whose isolate or species is described otherwise now. */
+  private findDescribedAnew(): void {
+    const { isolates, species, vessels } = this.touched;
+    if (isolates.size + species.size === 0) {
+      return;
+    }
+    this.records.isolates.forEach((i) => species.has(i.speciesId) && isolates.add(i.id));
+    for (const [id, kind] of this.kinds) {
+      if (isolates.has(kind.isolateId)) {
+        vessels.add(id);
+      }
+    }
+  }
+
+  /** Rows of vessels and batches show in the cooks that the vessels stood in. */
+  private touchAround(): void {
+    const { touched, rows } = this;
+    const touchCooks = (id: VesselId) => {
+      this.cooksOf(id).forEach((cookId) => touched.cooks.add(cookId));
+    };
+    touched.rowsOfVessels.forEach(touchCooks);
+    for (const id of touched.rowsOfBatches) {
+      rows.vesselsOf.get(id)?.forEach((v) => {
+        touchCooks(v.id);
+      });
+    }
+  }
+
+  private shareByCook(id: CookId): void {
+    const before = this.before.sharedByCook.get(id);
+    const now = sharedByCook(this.rows.index.ofCook.get(id) ?? []);
+    this.sharedByCook.set(id, now);
+    [...now.keys(), ...(before?.keys() ?? [])].forEach((v) => this.touched.vessels.add(v));
+  }
+
+  private viewBatch(id: BatchId): void {
+    const batch = this.rows.batchRows.get(id);
+    const vessels = this.rows.vesselsOf.get(id) ?? [];
+    const facts = this.rows.index.ofBatch.get(id) ?? [];
+    const madeAt = facts.findLast((f) => f.kind === 'batchMade')?.at;
+    if (batch === undefined || madeAt === undefined) {
+      this.batchViews.set(id, undefined);
+      this.troublesOf.set(id, undefined);
+      vessels.forEach((v) => {
+        this.vesselViews.set(v.id, undefined);
+      });
+      return;
+    }
+    const code = this.rows.batchNames.names.get(id) ?? '';
+    const views = this.viewVessels(batch, code, facts);
+    const troubles: Trouble[] = [];
+    this.batchViews.set(id, viewBatch(batch, code, madeAt, views, facts, attemptFor(code, troubles)));
+    this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
+  }
+
+  private viewVessels(batch: Batch, batchCode: string, facts: readonly Fact[]): readonly VesselView[] {
+    const { touched, rows } = this;
+    const isWhole = touched.wholeBatches.has(batch.id);
+    const shared = sharedByBatch(facts);
+    return (rows.vesselsOf.get(batch.id) ?? []).map((vessel) => {
+      const { id } = vessel;
+      const seen = this.before.vesselViews.get(id);
+      if (seen !== undefined && !isWhole && !touched.vessels.has(id)) {
+        return seen;
+      }
+      const isolate = this.isolates.get(this.kinds.get(id)?.isolateId ?? '');
+      const view = viewVessel(vessel, {
+        batch,
+        batchCode,
+        own: rows.index.ofVessel.get(id) ?? [],
+        shared: [
+          ...(shared.get(id) ?? []),
+          ...this.cooksOf(id).flatMap((cook) => this.sharedByCook.get(cook)?.get(id) ?? []),
+        ],
+        given: rows.index.givenFrom.get(id) ?? [],
+        isolate,
+        species: isolate && this.species.get(isolate.speciesId),
+      });
+      this.vesselViews.set(id, view);
+      return view;
+    });
+  }
+
+  private viewCook(id: CookId): void {
+    const cook = this.rows.cookRows.get(id);
+    const name = this.rows.cookNames.names.get(id) ?? '';
+    const facts = this.rows.index.ofCook.get(id) ?? [];
+    const troubles: Trouble[] = [];
+    const attempt = attemptFor(`cook ${name}`, troubles);
+    this.cookViews.set(id, cook && viewCook(cook, name, facts, (v) => this.batchOf(v), attempt));
+    this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
+  }
+
+  private cooksOf(id: VesselId): readonly CookId[] {
+    const facts = this.rows.index.ofVessel.get(id) ?? [];
+    return [...new Set(facts.flatMap((f) => (f.kind === 'cookLoaded' ? [f.cookId] : [])))];
+  }
+
+  private batchOf(id: VesselId): Batch | undefined {
+    const batchId = this.rows.vesselRows.get(id)?.batchId;
+    return batchId && this.rows.batchRows.get(batchId);
+  }
+}
