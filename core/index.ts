@@ -1,3 +1,5 @@
+export { DAY_MS, HOUR_MS, MINUTE_MS } from './time.js';
+
 // lists
 export { groupBy, push } from './collections.js';
 
@@ -291,7 +293,7 @@ export {
   type ShippedOffer,
   type ShippedTable,
 } from './record/shipped.js';
-export { sittingOf, type Deed, type Sitting } from './record/sitting.js';
+export { sittingOf, type Sitting, type WrittenDeed } from './record/sitting.js';
 export { newId, seededRandom, type Random } from './record/new-id.js';
 export {
   TABLES,
@@ -319,22 +321,31 @@ export { withRows } from './house/with-rows.js';
 export { checkEntry } from './house/check-entry.js';
 export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './house/consequences.js';
 export { fedBy } from './house/fed-by.js';
-export { historyOf, type HistoryLine, type HistorySubject } from './house/history.js';
+export { historyLine, historyOf, type HistoryLine, type HistorySubject } from './house/history.js';
 export type { BatchView, CookView, House, Trouble, VesselView } from './house/house.js';
 export { defaultHousehold, shippedDefinitions } from './house/shipped-definitions.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './house/make.js';
 export { nextNumber } from './house/next-number.js';
+export { dueItems, isLate, nextFor, type Deed, type DueItem, type PlaceName } from './plan/due.js';
+export { cooksOn, isOn } from './house/cooks-on.js';
 export {
-  SHAKE_AT,
-  dueItems,
-  isLate,
+  expectedOf,
   isRunFull,
-  isOn,
+  isUsedUp,
   lastFraction,
-  nextCutMs,
-  type DueItem,
-  type PlaceName,
-} from './plan/due.js';
+  runningVessels,
+  vesselsInHand,
+} from './house/running.js';
+export { SHAKE_AT, toShake, type ToShake } from './house/shake.js';
+export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './house/to-harvest.js';
+export {
+  allReadyToInoculate,
+  culturesInHand,
+  readyToInoculate,
+  sourcesFor,
+  usualDose,
+  type ReadyToInoculate,
+} from './house/to-inoculate.js';
 
 // exchange
 export {

@@ -23,7 +23,7 @@ export class LayeredMap<K, V> implements ReadonlyMap<K, V> {
       return this;
     }
     if (this.size === 0 && holdsAll(changes)) {
-      return new LayeredMap(changes, new Map(), changes.size);
+      return new LayeredMap<K, V>(changes, new Map<K, V | undefined>(), changes.size);
     }
     const layer = new Map(this.layer);
     let { size } = this;
@@ -89,7 +89,7 @@ export class LayeredMap<K, V> implements ReadonlyMap<K, V> {
         base.set(key, value);
       }
     });
-    return new LayeredMap(base, new Map(), this.size);
+    return new LayeredMap<K, V>(base, new Map<K, V | undefined>(), this.size);
   }
 }
 

@@ -56,16 +56,13 @@ function household(): Records {
   return hollinRow(NOW, NOW - 10 * 3_600_000);
 }
 
-function earlierRound(
-  base: Records,
-  n: number,
-): Pick<Records, 'batches' | 'vessels' | 'cooks' | 'entries'> {
+function earlierRound(base: Records, n: number): Pick<Records, 'batches' | 'vessels' | 'cooks' | 'entries'> {
   const random = seededRandom(1000 + n);
   const shiftMs = n * ROUND_DAYS * DAY_MS;
   const ids = new Map<string, string>();
   const own = [...base.batches, ...base.vessels, ...base.cooks, ...base.entries];
   own.forEach((row) => ids.set(row.id, newId(NOW - shiftMs, random)));
-  const moved = <R extends { number?: number }>(row: R): R => {
+  const moved = <R extends object>(row: R): R => {
     const text = JSON.stringify(row, (key, value: unknown) =>
       typeof value !== 'string'
         ? value
@@ -94,11 +91,11 @@ function earlierRound(
     batches,
     vessels: base.vessels.map(moved),
     cooks: base.cooks.map(numbered),
-    entries: [...base.entries.map((e) => moved(e)), ...ends],
+    entries: [...base.entries.map((e): Entry => moved(e)), ...ends],
   };
 }
 
 /** As a file of the made-up household. */
 export function archiveOf(records: Records): Uint8Array {
-  return writeArchive(records, { writtenAt: new Date(NOW).toISOString(), madeUp: true });
+  return writeArchive(records, { writtenAt: new Date(NOW).toISOString() });
 }

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../../core/index';
 /** Hands bytes to the person through the browser's own download. */
 export function download(bytes: Uint8Array, name: string, mime: string): void {
   downloadBlob(new Blob([bytes.slice()], { type: mime }), name);
@@ -13,5 +14,5 @@ export function downloadBlob(blob: Blob, name: string): void {
   // The browser reads the address after this turn; a minute is ample for any file here.
   setTimeout(() => {
     URL.revokeObjectURL(address);
-  }, 60_000);
+  }, MINUTE_MS);
 }

@@ -90,9 +90,7 @@ export class HouseStore {
 
 /** Same revision, but the device has a name by now, or a file is coming in. */
 function isOtherwise(now: ReadyHouse, next: ReadyHouse): boolean {
-  return (
-    now.revision === next.revision && (now.device !== next.device || now.bringingIn !== next.bringingIn)
-  );
+  return now.revision === next.revision && (now.device !== next.device || now.bringingIn !== next.bringingIn);
 }
 
 /** Lets the page draw and answer before the work goes on. */

@@ -1,5 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import {
+  MINUTE_MS,
   OutsideReadings,
   groupBy,
   measuredAir,
@@ -40,11 +41,11 @@ interface Unkept extends Line {
 
 const RETRY_MS = 3000;
 /** Older than this, an instrument counts as silent. */
-const SILENT_AFTER_MS = 60_000;
+const SILENT_AFTER_MS = MINUTE_MS;
 /** Readings are kept together, a minute to an entry. */
-const KEEP_EVERY_MS = 60_000;
+const KEEP_EVERY_MS = MINUTE_MS;
 /** As much of the past as a step needs to be sure. */
-const RECENT_MS = 5 * 60_000;
+const RECENT_MS = 5 * MINUTE_MS;
 const MOST_WAITING = 20_000;
 const MOST_TO_AN_ENTRY = 1000;
 const MOST_AT_ONCE = 10_000;

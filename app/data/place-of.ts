@@ -1,4 +1,10 @@
-import { isOn, type BatchView, type House, type PlaceName, type VesselView } from '../../core/index';
+import {
+  type BatchView,
+  type House,
+  type PlaceName,
+  type VesselView,
+  readyToInoculate,
+} from '../../core/index';
 
 import type { Opened } from './opened';
 
@@ -20,7 +26,7 @@ function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: 
     case 'cooking':
       return 'stove';
     case 'sterile':
-      return house.cooks.some((c) => isOn(c) && c.vesselIds.includes(vessel.vessel.id)) ? 'stove' : 'box';
+      return readyToInoculate(batch, house)?.isShut === true ? 'stove' : 'box';
     case 'running':
       return batch.batch.stage === 'bulk' ? 'tent' : batch.batch.contentsMl === undefined ? 'shelf' : 'box';
     case 'opened':

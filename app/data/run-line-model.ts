@@ -1,18 +1,16 @@
 import {
-  dayOfFraction,
+  DAY_MS,
   isRunFull,
-  SHAKE_AT,
-  expectedFraction,
   hydrationProgress,
   stepsOf,
   isOn,
   nextCutMs,
   type BatchView,
   type House,
+  readyToInoculate,
+  toShake,
 } from '../../core/index';
 import { rangeWords, shortTime } from './words';
-
-const DAY_MS = 86_400_000;
 
 /** One batch on one line. */
 export interface RunLineModel {
@@ -40,7 +38,7 @@ export function runLineOf(view: BatchView, house: House, nowMs: number): RunLine
 }
 
 function dotsOf(view: BatchView, house: House): { atMs: number }[] {
-  const cooks = house.cooks.filter((c) => c.batches.includes(view.batch.id));
+  const cooks = house.cooksOf.get(view.batch.id) ?? [];
   const moments = [
     view.madeAtMs,
     ...cooks.flatMap((c) => c.state.heatOffMs ?? c.state.lidOnMs ?? []),
@@ -64,14 +62,9 @@ function growthBands(view: BatchView, nowMs: number): RunLineModel['bands'][numb
     return first === undefined || last === undefined ? [] : [band(first, last + DAY_MS, 'harvest', nowMs)];
   }
   const bands: RunLineModel['bands'][number][] = [];
-  const waiting =
-    view.batch.stage === 'grain' &&
-    view.vessels.some(
-      (v) => v.state.phase === 'running' && v.state.shakenAt === undefined && v.state.suspect === undefined,
-    );
-  if (waiting && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
-    const shakeDay = dayOfFraction(forecast, SHAKE_AT);
-    bands.push(band(start + (shakeDay - 1) * DAY_MS, start + (shakeDay + 1) * DAY_MS, 'shake', nowMs));
+  const shake = toShake(view, nowMs);
+  if (shake !== undefined) {
+    bands.push(band(shake.fromMs, shake.toMs, 'shake', nowMs));
   }
   const full = view.vessels.every((v) => v.state.phase === 'gone' || isRunFull(v));
   if (!full) {
@@ -86,7 +79,7 @@ function band(fromMs: number, toMs: number, label: string, nowMs: number): RunLi
 }
 
 function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['next'] {
-  const cook = house.cooks.find((c) => isOn(c) && c.batches.includes(view.batch.id));
+  const cook = house.cooksOf.get(view.batch.id)?.find(isOn);
   if (cook !== undefined) {
     return {
       words: `in the ${cook.cook.applianceName.toLowerCase()}, then inoculate`,
@@ -94,12 +87,13 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
       due: false,
     };
   }
-  const cooled = house.cooks.find((c) => c.batches.includes(view.batch.id) && c.coreCoolMs !== undefined);
-  if (cooled?.coreCoolMs !== undefined && view.inoculatedAtMs === undefined) {
+  const ready = readyToInoculate(view, house);
+  if (ready !== undefined && view.inoculatedAtMs === undefined) {
+    const isCool = ready.coolMs <= nowMs;
     return {
-      words: `inoculate from ${shortTime(cooled.coreCoolMs, nowMs)}`,
+      words: isCool ? 'inoculate now' : `inoculate from ${shortTime(ready.coolMs, nowMs)}`,
       afterMs: nowMs,
-      due: cooled.coreCoolMs <= nowMs,
+      due: isCool,
     };
   }
   const { formula } = view.batch;

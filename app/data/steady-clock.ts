@@ -1,9 +1,10 @@
 import { Injectable, signal } from '@angular/core';
+import { HOUR_MS, MINUTE_MS } from '../../core/index';
 
 /** A clock that jumps back by more than this was set; less is a correction by the network. */
-const SLACK_MS = 60_000;
+const SLACK_MS = MINUTE_MS;
 /** Set back by a time zone, a summer time or a day: the time before goes on. More was a wrong clock set right. */
-const MOST_SHIFT_MS = 26 * 3_600_000;
+const MOST_SHIFT_MS = 26 * HOUR_MS;
 
 /**
  * The present, which never goes back by much: a computer's clock that is set back in the middle of a cook would make

@@ -1,6 +1,6 @@
 import { format, isSameDay } from 'date-fns';
 import {
-  batchCodes,
+  DAY_MS,
   formatNumber,
   stepsOf,
   UNITS,
@@ -97,7 +97,7 @@ export function shortTime(ms: number, nowMs: number): string {
   if (isSameDay(ms, nowMs)) {
     return format(ms, 'HH:mm');
   }
-  return Math.abs(ms - nowMs) < 6 * 86_400_000 ? format(ms, 'EEE HH:mm') : format(ms, 'd MMM');
+  return Math.abs(ms - nowMs) < 6 * DAY_MS ? format(ms, 'EEE HH:mm') : format(ms, 'd MMM');
 }
 
 /** A likely range of days in as few words as it takes: "26 to 29 Nov", "28 Nov to 2 Dec". */
@@ -156,7 +156,7 @@ export function entryWords(entry: Entry, house: House): string {
   const cook = 'cookId' in entry ? `cook ${house.cookById.get(entry.cookId)?.name ?? ''}`.trim() : '';
   switch (entry.kind) {
     case 'batchMade':
-      return `${batchCodes(house.records.batches).get(entry.batchId) ?? 'A batch'} made`;
+      return `${house.codes.get(entry.batchId) ?? 'A batch'} made`;
     case 'stepDone':
       return `${code}: ${stepWords(entry, house)}`;
     case 'tissueTested':
@@ -236,7 +236,7 @@ function excerpt(text: string): string {
 
 /** A correction, and the entry that it speaks of. */
 function correctionWords(entry: CorrectionEntry, house: House): string {
-  const named = house.records.entries.find((e) => e.id === entry.entryId);
+  const named = house.entryById.get(entry.entryId);
   const of = named === undefined ? 'an entry' : entryWords(named, house);
   switch (entry.kind) {
     case 'takenBack':

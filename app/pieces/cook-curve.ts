@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input
 import { format } from 'date-fns';
 import type { EChartsCoreOption } from 'echarts/core';
 import {
+  MINUTE_MS,
   chamberProfile,
   f0,
   holdLeftMinutes,
@@ -15,7 +16,6 @@ import { COOK_WORDS } from '../data/words';
 import { Chart } from './chart';
 import { colorsOf, type ChartColors } from './chart-colors';
 
-const MINUTE_MS = 60_000;
 const BASE_C = 20;
 const TOP_C = 125;
 const MARK_ROWS = 4;

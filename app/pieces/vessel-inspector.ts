@@ -14,6 +14,7 @@ import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import {
+  DAY_MS,
   Contaminant,
   expectedFraction,
   forecastVessel,
@@ -35,7 +36,6 @@ import { FateList } from './fate-list';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
 
-const DAY_MS = 86_400_000;
 const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 
 /** One vessel, large: seven levels to press, or trouble to name. */

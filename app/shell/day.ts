@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { RouterLink } from '@angular/router';
-import type { DueItem } from '../../core/index';
+
+import type { WordedDue } from '../data/due-words';
 import { Time } from '../data/time';
 import { shortTime } from '../data/words';
 import { PLACES } from '../data/places';
@@ -56,7 +57,7 @@ import { PLACES } from '../data/places';
   `,
 })
 export class Day {
-  private readonly data = inject<{ due: readonly DueItem[]; late: readonly DueItem[] }>(MAT_DIALOG_DATA);
+  private readonly data = inject<{ due: readonly WordedDue[]; late: readonly WordedDue[] }>(MAT_DIALOG_DATA);
   private readonly time = inject(Time);
   protected readonly groups = computed(() => {
     const now = this.time.now();

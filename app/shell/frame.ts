@@ -13,9 +13,10 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import { SwUpdate } from '@angular/service-worker';
 import { format, startOfDay } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
-import { dueItems, durationWords, isLate } from '../../core/index';
+import { DAY_MS, MINUTE_MS, dueItems, durationWords, isLate } from '../../core/index';
 import { SteadyClock } from '../data/steady-clock';
 import { ArchiveWorker } from '../workers/archive-client';
+import { worded } from '../data/due-words';
 import { HouseStore } from '../data/house-store';
 import { Notices, type Notice } from '../data/notices';
 import { Journal } from '../data/journal/journal';
@@ -67,12 +68,12 @@ export class Frame {
   );
   protected readonly setBackWords = computed(() => {
     const ms = this.clock.setBackMs();
-    return ms < 60_000 ? '' : durationWords(ms / 60_000);
+    return ms < MINUTE_MS ? '' : durationWords(ms / MINUTE_MS);
   });
   protected readonly today = computed(() => format(this.time.now(), 'EEE d MMM, HH:mm'));
   protected readonly due = computed(() => {
     const house = this.store.house();
-    return house === undefined ? [] : dueItems(house, this.minute());
+    return house === undefined ? [] : worded(dueItems(house, this.minute()));
   });
   protected readonly places = computed(() =>
     PLACES.map((place) => ({
@@ -92,10 +93,10 @@ export class Frame {
       this.which.madeUp &&
       newest !== undefined &&
       newest !== '' &&
-      this.minute() - Date.parse(newest) > 2 * 86_400_000
+      this.minute() - Date.parse(newest) > 2 * DAY_MS
     );
   });
-  private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
 
   constructor() {
     const go = (path: string) => () => void this.router.navigateByUrl(`/${path}`);

@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { dueItems, isLate } from '../../core/index';
+import { worded } from '../data/due-words';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { Day } from './day';
@@ -17,7 +18,7 @@ describe('the Today line', () => {
 
   function dueNow() {
     const now = Date.now();
-    const due = dueItems(setup.house(), now);
+    const due = worded(dueItems(setup.house(), now));
     return { due, late: due.filter((d) => isLate(d, now, startOfDay(now).getTime())) };
   }
 

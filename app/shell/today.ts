@@ -13,8 +13,9 @@ import {
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { startOfDay } from 'date-fns';
-import { isCorrection, type DueItem } from '../../core/index';
+import { endOfDay } from 'date-fns';
+import { isCorrection } from '../../core/index';
+import type { WordedDue } from '../data/due-words';
 import { HouseStore } from '../data/house-store';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/time';
@@ -31,8 +32,8 @@ import { PLACES } from '../data/places';
   styleUrl: './today.scss',
 })
 export class Today {
-  readonly due = input.required<readonly DueItem[]>();
-  readonly late = input.required<readonly DueItem[]>();
+  readonly due = input.required<readonly WordedDue[]>();
+  readonly late = input.required<readonly WordedDue[]>();
   readonly find = output();
 
   private readonly store = inject(HouseStore);
@@ -46,8 +47,8 @@ export class Today {
   private readonly width = signal(0);
 
   protected readonly items = computed(() => {
-    const endOfDay = startOfDay(this.time.now()).getTime() + 86_400_000;
-    const today = this.due().filter((d) => d.atMs < endOfDay);
+    const lastMs = endOfDay(this.time.now()).getTime();
+    const today = this.due().filter((d) => d.atMs <= lastMs);
     return today
       .filter((d) => !this.late().includes(d))
       .map((d) => ({ ...d, when: this.when(d), key: keyOf(d) }));
@@ -65,7 +66,7 @@ export class Today {
     if (last === undefined || house === undefined) {
       return undefined;
     }
-    const entry = house.facts.find((f) => f.id === last.entry.id) ?? last.entry;
+    const entry = house.factById.get(last.entry.id) ?? last.entry;
     return { ...last, atMs: Date.parse(entry.at), words: entryWords(entry, house) };
   });
   protected readonly last = computed(() => {
@@ -110,12 +111,12 @@ export class Today {
     this.dialog.open(Day, { data: { due: this.due(), late: this.late() } });
   }
 
-  private when(item: DueItem): string {
+  private when(item: WordedDue): string {
     return item.exact ? shortTime(item.atMs, this.time.now()) : 'today';
   }
 }
 
-function keyOf(item: DueItem): string {
+function keyOf(item: WordedDue): string {
   return PLACES.find((p) => p.path === item.place)?.key ?? '';
 }
 

@@ -6,8 +6,8 @@ import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep 
 import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
+import { MINUTE_MS } from '../time.js';
 
-const MINUTE = 60_000;
 /** Fewer readings were typed now and then: they say how it was at that moment, not how it went. */
 const LEAST_LOG = 10;
 
@@ -39,7 +39,7 @@ export function chamberProfile(
   // A clock that is drawn once a minute may stand before the step that was just noted.
   const nowMs = Math.max(atMs, ...steps.map((s) => Date.parse(s.at)));
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
-  const nowMinutes = Math.max(0, (nowMs - startMs) / MINUTE);
+  const nowMinutes = Math.max(0, (nowMs - startMs) / MINUTE_MS);
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
@@ -50,10 +50,10 @@ export function chamberProfile(
   const vented = steps.find((s) => s.step === 'steamSteady');
   const closedAtMinutes =
     closed !== undefined
-      ? (Date.parse(closed.at) - startMs) / MINUTE
+      ? (Date.parse(closed.at) - startMs) / MINUTE_MS
       : (vented === undefined
           ? cook.comeUpMinutes * shareToBoil({ ...cook, boilC })
-          : (Date.parse(vented.at) - startMs) / MINUTE) + cook.ventMinutes;
+          : (Date.parse(vented.at) - startMs) / MINUTE_MS) + cook.ventMinutes;
   addExpected(points, cook, cookState(steps), nowMs, nowMinutes, boilC);
   return { points, nowMinutes, closedAtMinutes, measured: been.byThermometer };
 }
@@ -97,8 +97,8 @@ function bridged(readings: readonly Reading[], roomC: number): ProfilePoint[] {
     if (before !== undefined && reading.atMs - before.atMs > GAP_MS) {
       const low = Math.min(before.value, reading.value);
       points.push(
-        { minutes: before.atMs / MINUTE, celsius: low },
-        { minutes: reading.atMs / MINUTE, celsius: low },
+        { minutes: before.atMs / MINUTE_MS, celsius: low },
+        { minutes: reading.atMs / MINUTE_MS, celsius: low },
       );
     }
     points.push(profile[i]!);
@@ -109,7 +109,7 @@ function bridged(readings: readonly Reading[], roomC: number): ProfilePoint[] {
 function fromSteps(cook: Cook, taken: readonly TakenStep[], startMs: number, boilC: number): ProfilePoint[] {
   const points: ProfilePoint[] = [{ minutes: 0, celsius: cook.roomC }];
   for (const { fact, state } of taken) {
-    const minutes = (Date.parse(fact.at) - startMs) / MINUTE;
+    const minutes = (Date.parse(fact.at) - startMs) / MINUTE_MS;
     const { phase } = state;
     if (phase === 'venting' || phase === 'comingUp') {
       points.push({ minutes, celsius: boilC });

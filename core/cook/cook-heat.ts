@@ -7,6 +7,7 @@ import { cookState, type CookState } from './cook-state.js';
 import { chamberProfile } from './chamber-profile.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
 import { asProfile, readingsOf, stretches } from './measured.js';
+import { MINUTE_MS } from '../time.js';
 
 /** What is known of one cook, as its view keeps it. */
 export interface CookFacts {
@@ -33,7 +34,7 @@ export function cookRun(facts: CookFacts, nowMs: number): Run | undefined {
   const ventMinutes =
     state.ventMinutes ??
     (state.phase === 'venting' && state.ventedMs !== undefined
-      ? Math.max(cook.ventMinutes, (nowMs - state.ventedMs) / 60_000)
+      ? Math.max(cook.ventMinutes, (nowMs - state.ventedMs) / MINUTE_MS)
       : cook.ventMinutes);
   return {
     load: thermalLoadOf(facts.contents),
@@ -63,7 +64,7 @@ function coreReadings(facts: CookFacts, startMs: number): { minutes: number; cel
   const heatOffMs = facts.state.heatOffMs ?? Infinity;
   const typed = facts.coreReads
     .filter((r) => Date.parse(r.at) < heatOffMs)
-    .map((r) => ({ minutes: (Date.parse(r.at) - startMs) / 60_000, celsius: r.celsius }));
+    .map((r) => ({ minutes: (Date.parse(r.at) - startMs) / MINUTE_MS, celsius: r.celsius }));
   return [...logged, ...typed].filter((r) => r.minutes >= 0).sort((a, b) => a.minutes - b.minutes);
 }
 

@@ -2,6 +2,7 @@ import { groupBy } from '../collections.js';
 import type { Cook } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { CookStep } from '../record/entry.js';
+import { MINUTE_MS } from '../time.js';
 
 export type CookPhase =
   'loaded' | 'heating' | 'venting' | 'comingUp' | 'holding' | 'lost' | 'cooling' | 'opened' | 'ended';
@@ -88,7 +89,7 @@ function advance(state: CookState, fact: FactOf<'cookStep'>): CookState {
     case 'steamSteady':
       return { ...into('venting'), ventedMs: now };
     case 'weightOn':
-      return { ...into('comingUp'), ventMinutes: (now - (state.ventedMs ?? now)) / 60_000 };
+      return { ...into('comingUp'), ventMinutes: (now - (state.ventedMs ?? now)) / MINUTE_MS };
     case 'atPressure':
       return {
         ...into('holding'),
@@ -118,5 +119,5 @@ export function heldMs(state: CookState, nowMs: number): number {
 
 /** Minutes of hold still to come; negative when it is over its time. */
 export function holdLeftMinutes(state: CookState, cook: Pick<Cook, 'holdMinutes'>, nowMs: number): number {
-  return cook.holdMinutes - heldMs(state, nowMs) / 60_000;
+  return cook.holdMinutes - heldMs(state, nowMs) / MINUTE_MS;
 }

@@ -2,6 +2,7 @@ import { coolingRateOf } from '../heat/cooling.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import type { CookFacts } from './cook-heat.js';
 import { asProfile, readingsOf } from './measured.js';
+import { MINUTE_MS } from '../time.js';
 
 /** What this very cooker has shown. Factors on what is estimated from energy; absent until something was measured. */
 export interface Learned {
@@ -15,7 +16,6 @@ export interface Learned {
 
 /** Older cooks say little of a cooker whose gasket, burner or load has changed since. */
 const LATEST = 7;
-const MINUTE = 60_000;
 /** A factor outside this is a slip of a button or a spill, not a cooker. */
 const SENSIBLE = { least: 0.3, most: 3 };
 
@@ -38,7 +38,7 @@ function comeUpFactorOf({ cook, steps }: CookFacts): number[] {
     const fact = steps.find((s) => s.step === step);
     return fact === undefined ? NaN : Date.parse(fact.at);
   };
-  const minutes = (at('steamSteady') - at('lidOn') + at('atPressure') - at('weightOn')) / MINUTE;
+  const minutes = (at('steamSteady') - at('lidOn') + at('atPressure') - at('weightOn')) / MINUTE_MS;
   const estimate = cook.comeUpEstimateMinutes ?? cook.comeUpMinutes;
   return minutes > 0 && estimate > 0 ? [minutes / estimate] : [];
 }
@@ -47,7 +47,7 @@ function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?:
   if (waterLeftMl === undefined || state.phase === 'ended') {
     return [];
   }
-  const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE);
+  const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS);
   const lost = cook.waterMl - waterLeftMl;
   return lost > 0 && expected > 0 ? [lost / expected] : [];
 }

@@ -2,6 +2,7 @@ import type { ProfilePoint } from '../heat/lethality.js';
 import type { FactOf } from '../record/effective.js';
 import type { Channel } from '../record/entry.js';
 import { isPlausible } from './channel-limits.js';
+import { MINUTE_MS } from '../time.js';
 
 /** One reading, on the clock of the wall. */
 export interface Reading {
@@ -10,7 +11,7 @@ export interface Reading {
 }
 
 /** An instrument that is silent for longer leaves a gap; nothing is drawn or counted across it. */
-export const GAP_MS = 3 * 60_000;
+export const GAP_MS = 3 * MINUTE_MS;
 
 /**
  * All readings of one channel, in time. What no instrument in order could have shown stays in the record and counts
@@ -45,5 +46,5 @@ export function stretches(readings: readonly Reading[]): readonly (readonly Read
 
 /** Readings as a profile, minutes from a start. */
 export function asProfile(readings: readonly Reading[], startMs: number): ProfilePoint[] {
-  return readings.map((r) => ({ minutes: (r.atMs - startMs) / 60_000, celsius: r.value }));
+  return readings.map((r) => ({ minutes: (r.atMs - startMs) / MINUTE_MS, celsius: r.value }));
 }

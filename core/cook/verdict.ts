@@ -1,6 +1,7 @@
 import type { Cook } from '../record/batch.js';
 import type { Proof } from '../record/entry.js';
 import type { CookState } from './cook-state.js';
+import { MINUTE_MS } from '../time.js';
 
 export type VerdictWord = 'proved' | 'by-time' | 'not-sterile' | 'void' | 'open';
 
@@ -107,7 +108,7 @@ function byClock(state: CookState, cook: Pick<Cook, 'holdMinutes'>): CookVerdict
   if ((state.ventMinutes ?? 0) < LEAST_VENT_MINUTES - ROUNDING_MINUTES) {
     reasons.push('hardly vented');
   }
-  if (state.heldBeforeMs / 60_000 < cook.holdMinutes - ROUNDING_MINUTES) {
+  if (state.heldBeforeMs / MINUTE_MS < cook.holdMinutes - ROUNDING_MINUTES) {
     reasons.push('held too short');
   }
   return reasons.length > 0

@@ -12,6 +12,7 @@ import type { Contaminant, CookStep, Entry } from '../record/entry.js';
 import type { CookId, EntryId, VesselId } from '../record/ids.js';
 import { newId, seededRandom } from '../record/new-id.js';
 import type { Records } from '../record/tables.js';
+import { MINUTE_MS } from '../time.js';
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
 /** What an entry says, without its time and identity. */
@@ -20,8 +21,6 @@ export type Said = Entry extends infer E
     ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'>
     : never
   : never;
-
-const MINUTE_MS = 60_000;
 
 /**
  * Writes a made-up history through the same functions that the app uses, each entry

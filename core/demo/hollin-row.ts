@@ -2,10 +2,7 @@ import type { Household, Isolate, Material } from '../record/definitions.js';
 import type { Records } from '../record/tables.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
-
-const MINUTE_MS = 60_000;
-const HOUR_MS = 60 * MINUTE_MS;
-const DAY_MS = 24 * HOUR_MS;
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../time.js';
 
 /**
  * Hollin Row, an invented household with about five months of history, laid out relative to the day it is

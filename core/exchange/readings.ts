@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { CoreError } from '../errors.js';
 import { isPlausible } from '../cook/channel-limits.js';
 import { Channel } from '../record/entry.js';
+import { MINUTE_MS } from '../time.js';
 
 /** What a logger may send: the documented way in for any instrument. */
 export const OutsideReadings = z.strictObject({
@@ -97,7 +98,7 @@ function timeOf(text: string, inSeconds: boolean): { minutes: number; ms?: numbe
   }
   if (/^\d{4}-\d{2}-\d{2}/.test(text.trim())) {
     const ms = Date.parse(text.trim());
-    return Number.isNaN(ms) ? undefined : { minutes: ms / 60_000, ms };
+    return Number.isNaN(ms) ? undefined : { minutes: ms / MINUTE_MS, ms };
   }
   const number = numberOf(text);
   return number === undefined ? undefined : { minutes: inSeconds ? number / 60 : number };

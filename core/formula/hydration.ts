@@ -1,6 +1,7 @@
 import type { BatchPlan, Treatment } from '../record/batch.js';
 import type { HydrationMethod, VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
+import { MINUTE_MS } from '../time.js';
 
 /** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
 export interface HydrationPlan {
@@ -273,8 +274,6 @@ export interface HydrationProgress {
   /** When the next deed is due, ms since 1970; absent where nothing is waited for. */
   readonly dueMs?: number;
 }
-
-const MINUTE_MS = 60_000;
 
 /** Where a batch stands between the sack and its vessels, by its last step and when that was done. */
 export function hydrationProgress(

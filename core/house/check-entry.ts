@@ -3,11 +3,12 @@ import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
 import type { House } from './house.js';
 import { requirePossible, type World } from './rules.js';
+import { DAY_MS, MINUTE_MS } from '../time.js';
 
 /** Clocks of two devices may differ by this much before a time counts as the future. */
-const CLOCK_SLACK_MS = 60_000;
+const CLOCK_SLACK_MS = MINUTE_MS;
 /** No run or store lasts longer; an older date is a slip. */
-const MOST_AGE_MS = 20 * 365 * 86_400_000;
+const MOST_AGE_MS = 20 * 365 * DAY_MS;
 
 /**
  * Refuses an entry that cannot be true of this house, before anything is written. What a correction does to later

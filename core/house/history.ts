@@ -1,6 +1,6 @@
 import { decide } from '../record/corrections.js';
 import type { Fact } from '../record/effective.js';
-import type { CorrectionEntry, Entry } from '../record/entry.js';
+import { isCorrection, type CorrectionEntry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { byNotedThenId } from '../record/order.js';
 import { correctionsOf } from './derive/fact-index.js';
@@ -16,7 +16,7 @@ export type HistorySubject =
 
 /** One entry as it was first noted, as it stands now, and what was said of it since. */
 export interface HistoryLine {
-  readonly noted: Entry;
+  readonly noted: Fact;
   /** Absent when it was struck or walked back. */
   readonly stands?: Fact;
   readonly walkedBack: boolean;
@@ -36,6 +36,14 @@ export function historyOf(house: House, subject: HistorySubject): readonly Histo
   );
 }
 
+/** All that is known of one entry; undefined where it is not known here, or is a correction itself. */
+export function historyLine(house: House, id: string): HistoryLine | undefined {
+  const entry = house.entryById.get(id);
+  return entry === undefined || isCorrection(entry)
+    ? undefined
+    : lineOf(house, entry, correctionsOf(id, house.workings.index.corrections));
+}
+
 function lineOf(house: House, fact: Fact, related: readonly CorrectionEntry[]): HistoryLine {
   const noted = (house.entryById.get(fact.id) ?? fact) as Fact;
   const stands = house.factById.get(fact.id);
@@ -44,9 +52,7 @@ function lineOf(house: House, fact: Fact, related: readonly CorrectionEntry[]): 
     noted,
     ...(stands !== undefined && { stands }),
     walkedBack: walkedBack.has(fact.id),
-    corrections: related
-      .filter((c) => c.entryId === fact.id && !gone.has(c.id))
-      .sort(byNotedThenId),
+    corrections: related.filter((c) => c.entryId === fact.id && !gone.has(c.id)).sort(byNotedThenId),
   };
 }
 

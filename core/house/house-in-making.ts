@@ -5,12 +5,12 @@ import type { Fact } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
 import { FactIndexDraft } from './derive/fact-index.js';
-import { ListsDraft } from './derive/ordered.js';
+import { ListDraft, ListsDraft } from './derive/ordered.js';
 import { recordsWith, type LiveRecords, type NewRows } from './derive/records-with.js';
 import { Touched } from './derive/touched.js';
-import { Views } from './derive/views.js';
+import { Views, byCookNumber } from './derive/views.js';
 import type { Workings } from './derive/workings.js';
-import type { House } from './house.js';
+import type { BatchView, House } from './house.js';
 
 /**
  * The next house, while it is made from the one before: rows are put in, in any order and as often as there are more;
@@ -18,7 +18,6 @@ import type { House } from './house.js';
  * between them. The house before stays as it was.
  */
 export class HouseInMaking {
-  private readonly before: Workings;
   private records: LiveRecords;
   private readonly index: FactIndexDraft;
   private readonly batchRows: MapDraft<BatchId, Batch>;
@@ -29,10 +28,9 @@ export class HouseInMaking {
   private cookNames: Workings['cookNames'];
   private readonly touched = new Touched();
 
-  constructor(house: House) {
-    const { workings } = house;
-    this.before = workings;
-    this.records = house.records;
+  constructor(private readonly before: House) {
+    const { workings } = before;
+    this.records = before.records;
     this.index = new FactIndexDraft(workings.index);
     this.batchRows = new MapDraft(workings.batchRows);
     this.vesselRows = new MapDraft(workings.vesselRows);
@@ -72,8 +70,34 @@ export class HouseInMaking {
       cookNames: this.cookNames,
     };
     yield;
-    const workings = yield* new Views(this.before, rows, this.records, this.touched).work();
-    return assembled(workings, this.records);
+    const workings = yield* new Views(this.before.workings, rows, this.records, this.touched).work();
+    return this.assembled(workings);
+  }
+
+  private assembled(workings: Workings): House {
+    const { before, records } = this;
+    const { index, batchViews, vesselViews, cookViews, batchNames, troublesOf } = workings;
+    const batchIds = new Set([...this.touched.batches, ...this.touched.wholeBatches]);
+    const views = (list: readonly BatchView[], belongs?: (view: BatchView) => boolean) =>
+      viewsWith(list, batchIds, before.batchById, batchViews, byMaking, belongs);
+    return {
+      records,
+      household: records.household[0],
+      facts: index.facts,
+      batches: views(before.batches),
+      inHand: views(before.inHand, isInHand),
+      batchById: batchViews,
+      vesselById: vesselViews,
+      cooks: viewsWith(before.cooks, this.touched.cooks, before.cookById, cookViews, byCookNumber),
+      cookById: cookViews,
+      cooksOf: workings.cooksOf,
+      lineage: workings.lineage,
+      codes: batchNames.names,
+      entryById: index.entries,
+      factById: index.standing,
+      troubles: [...troublesOf.values()].flat().sort((a, b) => compareText(a.code, b.code)),
+      workings,
+    };
   }
 
   private putBatches(batches: readonly Batch[]): void {
@@ -140,35 +164,37 @@ export class HouseInMaking {
   }
 }
 
+/** The order in which batches were made; codes tell namesakes apart. */
+function byMaking(a: BatchView, b: BatchView): number {
+  return a.madeAtMs - b.madeAtMs || a.batch.number - b.batch.number || compareText(a.code, b.code);
+}
+
+function isInHand(view: BatchView): boolean {
+  return view.vessels.some((v) => v.state.phase !== 'gone');
+}
+
+/** The list of views after some were worked out anew. */
+function viewsWith<K, V>(
+  list: readonly V[],
+  ids: Iterable<K>,
+  before: ReadonlyMap<K, V>,
+  after: ReadonlyMap<K, V>,
+  order: (a: V, b: V) => number,
+  belongs: (view: V) => boolean = () => true,
+): readonly V[] {
+  const all = [...ids];
+  const draft = new ListDraft(list, order);
+  draft.change(
+    all.flatMap((id) => before.get(id) ?? []).filter(belongs),
+    all.flatMap((id) => after.get(id) ?? []).filter(belongs),
+  );
+  return draft.done();
+}
+
 function onceEach<R extends { readonly id: string }>(rows: readonly R[] | undefined): readonly R[] {
   return rows === undefined ? [] : [...new Map(rows.map((r) => [r.id, r])).values()];
 }
 
 function byNumber(a: Vessel, b: Vessel): number {
   return a.number - b.number || compareText(a.id, b.id);
-}
-
-function assembled(workings: Workings, records: LiveRecords): House {
-  const { index, batchViews, vesselViews, cookViews, lineage, batchNames, troublesOf } = workings;
-  return {
-    records,
-    household: records.household[0],
-    facts: index.facts,
-    batches: [...batchViews.values()].sort(
-      (a, b) =>
-        a.madeAtMs - b.madeAtMs || a.batch.number - b.batch.number || compareText(a.code, b.code),
-    ),
-    batchById: batchViews,
-    vesselById: vesselViews,
-    cooks: [...cookViews.values()].sort(
-      (a, b) => a.cook.number - b.cook.number || compareText(a.name, b.name),
-    ),
-    cookById: cookViews,
-    lineage,
-    codes: batchNames.names,
-    entryById: index.entries,
-    factById: index.standing,
-    troubles: [...troublesOf.values()].flat().sort((a, b) => compareText(a.code, b.code)),
-    workings,
-  };
 }

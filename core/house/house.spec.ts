@@ -140,7 +140,8 @@ describe('the made-up household', () => {
 
 describe('what is due', () => {
   it('is late only after its hour, or for a day’s work after its day', () => {
-    const clock = { place: 'stove' as const, atMs: NOW, text: 'Heat off', exact: true };
+    const deed = { kind: 'heatOff' as const, cook: '14' };
+    const clock = { place: 'stove' as const, atMs: NOW, deed, exact: true };
     expect(isLate(clock, NOW + 4 * MINUTE_MS, MIDNIGHT)).toBeFalse();
     expect(isLate(clock, NOW + 6 * MINUTE_MS, MIDNIGHT)).toBeTrue();
     const work = { ...clock, exact: false, atMs: MIDNIGHT + 1 };

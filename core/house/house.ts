@@ -88,10 +88,14 @@ export interface House {
   readonly household?: Household;
   readonly facts: readonly Fact[];
   readonly batches: readonly BatchView[];
+  /** Those of them that are not over: some vessel is still here. */
+  readonly inHand: readonly BatchView[];
   readonly batchById: ReadonlyMap<BatchId, BatchView>;
   readonly vesselById: ReadonlyMap<VesselId, VesselView>;
   readonly cooks: readonly CookView[];
   readonly cookById: ReadonlyMap<CookId, CookView>;
+  /** Cooks that a batch was in, the first first. */
+  readonly cooksOf: ReadonlyMap<BatchId, readonly CookView[]>;
   readonly lineage: Lineage;
   /** What batches are called, those too whose making was taken back. */
   readonly codes: ReadonlyMap<string, string>;

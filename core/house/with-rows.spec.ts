@@ -6,7 +6,6 @@ import {
   impossibleFacts,
   seededRandom,
   withRows,
-  type Entry,
   type House,
   type LiveRecords,
   type NewRows,
@@ -32,6 +31,8 @@ function said(house: House): unknown {
     house.facts,
     house.batches,
     house.cooks,
+    house.inHand,
+    sorted(house.cooksOf),
     sorted(house.batchById),
     sorted(house.vesselById),
     sorted(house.cookById),
@@ -61,7 +62,7 @@ function anySlices(all: LiveRecords, random: Random): NewRows[] {
     .sort(([a], [b]) => a - b)
     .map(([, row]) => row);
   const slices: NewRows[] = [];
-  for (let at = 0; at < shuffled.length; ) {
+  for (let at = 0; at < shuffled.length;) {
     const size = random() < 0.7 ? 1 + Math.floor(random() * 4) : Math.floor(random() * 300);
     const slice: Partial<Record<keyof LiveRecords, unknown[]>> = {};
     shuffled.slice(at, at + size).forEach(({ table, row }) => (slice[table] ??= []).push(row));
@@ -85,7 +86,9 @@ describe('a house with more rows', () => {
       const random = seededRandom(seed);
       const all = withCorrections(60, random);
       const slowly = anySlices(all, random).reduce(withRows, EMPTY_HOUSE);
-      expect(said(slowly)).withContext(`seed ${seed}`).toEqual(said(buildHouse(all)));
+      expect(said(slowly))
+        .withContext(`seed ${seed}`)
+        .toEqual(said(buildHouse(all)));
     }
   });
 
@@ -104,10 +107,10 @@ describe('a house with more rows', () => {
       ],
       vessels: [{ ...records.vessels[3]!, batchId: grain[1]!.id, number: 77 }],
       cooks: [{ ...records.cooks[0]!, number: records.cooks[1]!.number }],
-      entries: [{ ...look, note: 'Another note' } as Entry],
+      entries: [{ ...look, note: 'Another note' }],
     };
     const put = <K extends keyof LiveRecords>(table: K): LiveRecords[K] => {
-      const more = new Map((changed[table] ?? []).map((r) => [r.id as string, r]));
+      const more = new Map((changed[table] ?? []).map((r) => [r.id, r]));
       return records[table].map((r) => more.get(r.id) ?? r) as unknown as LiveRecords[K];
     };
     const all = Object.fromEntries(
@@ -122,7 +125,7 @@ describe('a house with more rows', () => {
     const running = house.batches.flatMap((b) => b.vessels).find((v) => v.state.phase === 'running')!;
     const look = records.entries.find((e) => e.kind === 'inspected')!;
     const after = withRows(house, {
-      entries: [{ ...look, id: 'another' as never, vesselIds: [running.vessel.id], fraction: 0.4 } as Entry],
+      entries: [{ ...look, id: 'another' as never, vesselIds: [running.vessel.id], fraction: 0.4 }],
     });
     expect(said(house)).toEqual(before);
     const changed = after.batches.filter((b) => house.batchById.get(b.batch.id) !== b);
@@ -144,7 +147,9 @@ describe('what a correction makes impossible', () => {
         (i) => !before.has(i.fact.id),
       );
       if ('entryId' in entry) {
-        expect(consequencesOf(house, [entry])).withContext(`seed ${seed}`).toEqual(everywhere);
+        expect(consequencesOf(house, [entry]))
+          .withContext(`seed ${seed}`)
+          .toEqual(everywhere);
       }
     }
   });

@@ -5,6 +5,7 @@ import {
   isOn,
   lastFraction,
   nextCutMs,
+  type DueItem,
   type Entry,
   type House,
   type Records,
@@ -22,28 +23,30 @@ function after(...said: readonly (readonly [atMs: number, said: Said])[]): House
   return buildHouse({ ...records, entries: [...records.entries, ...more] } satisfies Records);
 }
 
-const texts = (h: House, nowMs = NOW) => dueItems(h, nowMs).map((d) => d.text);
+/** A deed as one line: its kind, then all that it says. */
+const said = ({ deed }: DueItem) => Object.values(deed).join(' ');
+const deeds = (h: House, nowMs = NOW) => dueItems(h, nowMs).map(said);
 const batch = (h: House, code: string) => h.batches.find((b) => b.code === code)!;
 const cook14 = house.cooks.find((c) => c.cook.number === 14)!;
 
 describe('what is due in the made-up household', () => {
   it('comes soonest first, each at its place', () => {
     const due = dueItems(house, NOW);
-    expect([...due].sort((a, b) => a.atMs - b.atMs).map((d) => d.text)).toEqual(due.map((d) => d.text));
-    expect(due.find((d) => d.text.startsWith('Heat off'))!.place).toBe('stove');
-    expect(due.find((d) => d.text.startsWith('Shake G27'))!.place).toBe('shelf');
-    expect(due.find((d) => d.text === 'Harvest B28-2')!.place).toBe('tent');
+    expect([...due].sort((a, b) => a.atMs - b.atMs).map(said)).toEqual(due.map(said));
+    expect(due.find((d) => d.deed.kind === 'heatOff')!.place).toBe('stove');
+    expect(due.find((d) => said(d).startsWith('shake G27'))!.place).toBe('shelf');
+    expect(due.find((d) => said(d) === 'harvest B28-2')!.place).toBe('tent');
   });
 
   it('shakes only what is sound, runs and was not shaken', () => {
-    expect(texts(house).find((t) => t.startsWith('Shake'))).toBe('Shake G27, 36 jars');
+    expect(deeds(house).find((t) => t.startsWith('shake'))).toBe('shake G27 36 jar');
     const sound = batch(house, 'G27').vessels.filter((v) => v.state.suspect === undefined);
     const shaken = after([NOW, { kind: 'shaken', vesselIds: sound.map((v) => v.vessel.id) }]);
-    expect(texts(shaken).some((t) => t.startsWith('Shake'))).toBeFalse();
+    expect(deeds(shaken).some((t) => t.startsWith('shake'))).toBeFalse();
   });
 
   it('does not ask for vessels in the fridge', () => {
-    expect(texts(house).some((t) => t.includes('G25'))).toBeFalse();
+    expect(deeds(house).some((t) => t.includes('G25'))).toBeFalse();
   });
 
   it('asks to look again four days after the last look', () => {
@@ -54,7 +57,7 @@ describe('what is due in the made-up household', () => {
         { kind: 'inspected', vesselIds: [v.vessel.id], fraction: 0.94 },
       ]),
     );
-    const look = dueItems(looked, NOW).find((d) => d.text === 'Look at G26')!;
+    const look = dueItems(looked, NOW).find((d) => said(d) === 'look G26')!;
     expect(look.atMs).toBeGreaterThanOrEqual(NOW);
     expect(look.atMs).toBeLessThanOrEqual(NOW + 4 * DAY_MS);
   });
@@ -62,30 +65,30 @@ describe('what is due in the made-up household', () => {
 
 describe('a cook asks for its next deed', () => {
   it('heat off when the hold is over, and then to be opened, and then for its jars', () => {
-    const heatOff = dueItems(house, NOW).find((d) => d.text === 'Heat off, cook 14')!;
+    const heatOff = dueItems(house, NOW).find((d) => said(d) === 'heatOff 14')!;
     expect(heatOff.exact).toBeTrue();
     const atPressure = cook14.state.atPressureMs!;
     expect(heatOff.atMs).toBe(atPressure + cook14.cook.holdMinutes * MINUTE_MS);
     const off = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }]);
-    const open = dueItems(off, NOW).find((d) => d.text === 'Open cook 14')!;
+    const open = dueItems(off, NOW).find((d) => said(d) === 'openCook 14')!;
     expect(open.atMs).toBeCloseTo(NOW + cook14.cook.openAfterMinutes * MINUTE_MS, -3);
     const opened = after(
       [NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'heatOff' }],
       [NOW + 70 * MINUTE_MS, { kind: 'cookStep', cookId: cook14.cook.id, step: 'open' }],
     );
-    const inoculate = dueItems(opened, NOW + 71 * MINUTE_MS).find((d) => d.text === 'Inoculate G28')!;
+    const inoculate = dueItems(opened, NOW + 71 * MINUTE_MS).find((d) => said(d) === 'inoculate G28')!;
     expect(inoculate.place).toBe('box');
     expect(inoculate.atMs).toBeGreaterThan(NOW + 5 * 60 * MINUTE_MS);
   });
 
   it('to be seen to at once when pressure is lost', () => {
     const lost = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'pressureLost' }]);
-    expect(texts(lost)).toContain('Pressure is lost, cook 14');
+    expect(deeds(lost)).toContain('pressureLost 14');
   });
 
   it('for another cook when it boiled dry', () => {
     const dry = after([NOW, { kind: 'cookStep', cookId: cook14.cook.id, step: 'boiledDry' }]);
-    expect(texts(dry)).toContain('Load a cook: G28');
+    expect(deeds(dry)).toContain('load G28 false');
     expect(dry.cooks.filter(isOn)).toEqual([]);
   });
 
@@ -131,7 +134,7 @@ describe('a block asks', () => {
       NOW,
       { kind: 'discarded', vesselIds: b28.map((v) => v.vessel.id), reason: 'spent' },
     ]);
-    expect(texts(spent).some((t) => t.includes('B28'))).toBeFalse();
+    expect(deeds(spent).some((t) => t.includes('B28'))).toBeFalse();
   });
 });
 
@@ -146,12 +149,12 @@ describe('a batch on its way to the jars', () => {
   };
 
   it('asks for its first step at once and for the next when the wait is over', () => {
-    expect(dueItems(only([]), NOW)[0]!.text).toBe('Start soak, G28');
+    expect(deeds(only([]))[0]).toBe('prepare G28 soak Start soak');
     const soaking = dueItems(only(['soak']), NOW)[0]!;
-    expect(soaking.text).toBe('Start simmer, G28');
+    expect(said(soaking)).toBe('prepare G28 simmer Start simmer');
     expect(soaking.atMs).toBe(NOW - 3_600_000 + 14 * 3_600_000);
     expect(soaking.exact).toBeTrue();
-    expect(dueItems(only(['soak', 'simmer']), NOW)[0]!.text).toBe('Drain, G28');
-    expect(dueItems(only(['soak', 'simmer', 'drain']), NOW)[0]!.text).toBe('Dry enough, G28');
+    expect(deeds(only(['soak', 'simmer']))[0]).toBe('prepare G28 drain Drain');
+    expect(deeds(only(['soak', 'simmer', 'drain']))[0]).toBe('prepare G28 dryEnough Dry enough');
   });
 });

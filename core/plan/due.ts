@@ -1,25 +1,47 @@
-import { hydrationProgress, stepsOf } from '../formula/hydration.js';
-import { FULL, dayOfFraction, expectedFraction } from '../growth/fit-colonization.js';
-import type { BatchView, CookView, House, VesselView } from '../house/house.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
+import { hydrationProgress, stepsOf } from '../formula/hydration.js';
+import { cooksOn } from '../house/cooks-on.js';
+import type { BatchView, CookView, House, VesselView } from '../house/house.js';
+import { isRunFull, runningVessels } from '../house/running.js';
+import { toShake } from '../house/shake.js';
+import { nextCutMs } from '../house/to-harvest.js';
+import { readyToInoculate } from '../house/to-inoculate.js';
+import type { VesselType } from '../record/definitions.js';
+import type { HydrationStep } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
+import { compareText } from '../record/order.js';
+import { DAY_MS, MINUTE_MS } from '../time.js';
 
 export type PlaceName = 'desk' | 'stove' | 'box' | 'shelf' | 'tent' | 'ledger';
 
+/** What is to be done, as a fact; the interface words it. */
+export type Deed =
+  | { readonly kind: 'prepare'; readonly batch: string; readonly step: HydrationStep; readonly deed: string }
+  | { readonly kind: 'load'; readonly batch: string; readonly isNext: boolean }
+  | {
+      readonly kind: 'lidOn' | 'weightOn' | 'heatOff' | 'pressureLost' | 'openCook';
+      /** Name of the cook. */
+      readonly cook: string;
+    }
+  | {
+      readonly kind: 'shake';
+      readonly batch: string;
+      readonly count: number;
+      readonly vessel: VesselType['kind'];
+    }
+  | { readonly kind: 'inoculate' | 'look' | 'openBlocks'; readonly batch: string }
+  | { readonly kind: 'harvest'; readonly vessel: string };
+
 /** Something to do, at a place, from a moment on. */
 export interface DueItem {
+  readonly deed: Deed;
   readonly place: PlaceName;
   readonly atMs: number;
-  readonly text: string;
   /** Due at the minute (a clock) and not just on the day. */
   readonly exact: boolean;
   readonly batchId?: BatchId;
 }
 
-const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
-/** Shake once at about a third. Common practice, no source. */
-export const SHAKE_AT = 1 / 3;
 /** Look at running vessels at least this often. Common practice, no source. */
 const LOOK_EVERY_DAYS = 4;
 const FIRST_LOOK_DAY = 5;
@@ -27,10 +49,10 @@ const FIRST_LOOK_DAY = 5;
 /** Everything that is due now or later, soonest first. */
 export function dueItems(house: House, nowMs: number): readonly DueItem[] {
   const items = [
-    ...house.batches.flatMap((b) => [...preparationDue(b, house), ...growthDue(b, nowMs), ...blockDue(b)]),
-    ...house.cooks.flatMap((c) => cookDue(c, house, nowMs)),
+    ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
+    ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
   ].filter((item) => Number.isFinite(item.atMs));
-  return items.sort((a, b) => a.atMs - b.atMs || (a.text < b.text ? -1 : 1));
+  return items.sort((a, b) => a.atMs - b.atMs || compareText(subjectOf(a.deed), subjectOf(b.deed)));
 }
 
 /** Late: a clock that is over by five minutes, or a day's work that was due on an earlier day. */
@@ -38,8 +60,18 @@ export function isLate(item: DueItem, nowMs: number, startOfTodayMs: number): bo
   return item.exact ? item.atMs < nowMs - 5 * MINUTE_MS : item.atMs < startOfTodayMs;
 }
 
-function preparationDue(view: BatchView, house: House): DueItem[] {
-  const { formula } = view.batch;
+/** All that one batch asks for next. */
+export function nextFor(view: BatchView, house: House, nowMs: number): readonly DueItem[] {
+  return [
+    ...preparation(view, house),
+    ...inoculation(view, house),
+    ...growth(view, nowMs),
+    ...view.vessels.flatMap((v) => harvest(v) ?? []),
+  ];
+}
+
+function preparation(view: BatchView, house: House): DueItem[] {
+  const { formula, id } = view.batch;
   if (formula === undefined || !view.vessels.some((v) => v.state.phase === 'planned')) {
     return [];
   }
@@ -50,99 +82,78 @@ function preparationDue(view: BatchView, house: House): DueItem[] {
   );
   const sinceMs = view.lastStepMs ?? view.madeAtMs;
   if (following === undefined) {
-    const pot = house.cooks.some((c) => isOn(c)) ? 'Next cook' : 'Load a cook';
-    return [due('stove', sinceMs, `${pot}: ${view.code}`, false, view.batch.id)];
+    const isNext = cooksOn(house).length > 0;
+    return [due('stove', sinceMs, { kind: 'load', batch: view.code, isNext }, false, id)];
   }
   const isClock = current?.minutes !== undefined;
-  return [due('stove', dueMs ?? sinceMs, `${following.deed}, ${view.code}`, isClock, view.batch.id)];
+  const { step, deed } = following;
+  return [due('stove', dueMs ?? sinceMs, { kind: 'prepare', batch: view.code, step, deed }, isClock, id)];
 }
 
-/** A cook that is on its way: the lid is on and it is not open yet. */
-export function isOn(view: CookView): boolean {
-  return view.state.phase !== 'opened' && view.state.phase !== 'ended';
-}
-
-function cookDue(view: CookView, house: House, nowMs: number): DueItem[] {
-  const { cook, state } = view;
-  const name = `cook ${view.name}`;
+/** What the clock of a cook asks for; nothing where only the pot can tell. */
+function nextForCook({ cook, state, name }: CookView, nowMs: number): DueItem | undefined {
+  const sinceMs = state.sinceMs ?? nowMs;
   switch (state.phase) {
     case 'loaded':
-      return [due('stove', Date.parse(cook.plannedAt), `Lid on, ${name}`, false)];
+      return due('stove', Date.parse(cook.plannedAt), { kind: 'lidOn', cook: name }, false);
     case 'venting':
-      return [
-        due('stove', (state.sinceMs ?? nowMs) + cook.ventMinutes * MINUTE_MS, `Weight on, ${name}`, true),
-      ];
+      return due('stove', sinceMs + cook.ventMinutes * MINUTE_MS, { kind: 'weightOn', cook: name }, true);
     case 'holding':
-      return [
-        due('stove', nowMs + holdLeftMinutes(state, cook, nowMs) * MINUTE_MS, `Heat off, ${name}`, true),
-      ];
+      return due(
+        'stove',
+        nowMs + holdLeftMinutes(state, cook, nowMs) * MINUTE_MS,
+        { kind: 'heatOff', cook: name },
+        true,
+      );
     case 'lost':
-      return [due('stove', state.sinceMs ?? nowMs, `Pressure is lost, ${name}`, true)];
+      return due('stove', sinceMs, { kind: 'pressureLost', cook: name }, true);
     case 'cooling':
-      return [
-        due('stove', (state.heatOffMs ?? nowMs) + cook.openAfterMinutes * MINUTE_MS, `Open ${name}`, false),
-      ];
-    case 'opened':
-      return inoculationDue(view, house);
+      return due(
+        'stove',
+        (state.heatOffMs ?? nowMs) + cook.openAfterMinutes * MINUTE_MS,
+        { kind: 'openCook', cook: name },
+        false,
+      );
     default:
-      return [];
+      return undefined;
   }
 }
 
-function inoculationDue(view: CookView, house: House): DueItem[] {
-  const waiting = view.vesselIds
-    .flatMap((id) => house.vesselById.get(id) ?? [])
-    .filter((v) => v.state.phase === 'sterile');
-  const codes = new Map(waiting.map((v) => [v.batch.id, v.batchCode]));
-  return [...codes].map(([id, code]) => due('box', view.coreCoolMs ?? 0, `Inoculate ${code}`, false, id));
-}
-
-function growthDue(view: BatchView, nowMs: number): DueItem[] {
-  const running = view.vessels.filter(
-    (v) =>
-      v.state.phase === 'running' &&
-      v.state.suspect === undefined &&
-      view.batch.plan !== undefined &&
-      v.state.place !== 'fridge',
-  );
-  if (running.length === 0 || view.forecast === undefined || view.inoculatedAtMs === undefined) {
+function inoculation(view: BatchView, house: House): DueItem[] {
+  const ready = readyToInoculate(view, house);
+  if (ready === undefined || ready.isShut) {
     return [];
   }
-  const start = view.inoculatedAtMs;
-  const { forecast } = view;
-  const items: DueItem[] = [];
-  const toShake = view.batch.stage === 'grain' ? running.filter((v) => v.state.shakenAt === undefined) : [];
-  if (toShake.length > 0 && expectedFraction(forecast, (nowMs - start) / DAY_MS) < 0.9) {
-    const shakeDay = dayOfFraction(forecast, SHAKE_AT);
-    items.push(
-      due(
-        'shelf',
-        start + Math.max(shakeDay, 1) * DAY_MS,
-        `Shake ${view.code}, ${count(toShake.length, view)}`,
-        false,
-        view.batch.id,
-      ),
-    );
+  const atMs = ready.cook === undefined ? (view.lastStepMs ?? view.madeAtMs) : ready.coolMs;
+  return [due('box', atMs, { kind: 'inoculate', batch: view.code }, false, view.batch.id)];
+}
+
+function growth(view: BatchView, nowMs: number): DueItem[] {
+  const running = runningVessels(view);
+  const { forecast, inoculatedAtMs: startMs, code } = view;
+  const { id } = view.batch;
+  if (running.length === 0 || forecast === undefined || startMs === undefined) {
+    return [];
   }
-  const fullMs = start + forecast.fullDay * DAY_MS;
-  const lookMs = nextLook(running, start);
+  const items: DueItem[] = [];
+  const shake = toShake(view, nowMs);
+  if (shake !== undefined) {
+    const count = shake.vessels.length;
+    const deed: Deed = { kind: 'shake', batch: code, count, vessel: view.batch.vessel.kind };
+    items.push(due('shelf', shake.atMs, deed, false, id));
+  }
+  const fullMs = startMs + forecast.fullDay * DAY_MS;
   if (!running.every(isRunFull)) {
-    items.push(
-      due(
-        'shelf',
-        Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS)),
-        `Look at ${view.code}`,
-        false,
-        view.batch.id,
-      ),
-    );
+    const lookMs = nextLookMs(running, startMs);
+    const atMs = Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS));
+    items.push(due('shelf', atMs, { kind: 'look', batch: code }, false, id));
   } else if (view.batch.stage === 'bulk') {
-    items.push(due('tent', fullMs, `Open ${view.code}`, false, view.batch.id));
+    items.push(due('tent', fullMs, { kind: 'openBlocks', batch: code }, false, id));
   }
   return items;
 }
 
-function nextLook(running: readonly VesselView[], startMs: number): number {
+function nextLookMs(running: readonly VesselView[], startMs: number): number {
   const looks = running.map((v) =>
     v.state.lastLookAt === undefined
       ? startMs + FIRST_LOOK_DAY * DAY_MS
@@ -151,49 +162,18 @@ function nextLook(running: readonly VesselView[], startMs: number): number {
   return Math.min(...looks);
 }
 
-/** The last fraction noted of a vessel; 0 before the first look. */
-export function lastFraction(view: VesselView): number {
-  return view.state.marks[view.state.marks.length - 1]?.fraction ?? 0;
+function harvest(view: VesselView): DueItem | undefined {
+  const cutMs = nextCutMs(view);
+  return cutMs === undefined
+    ? undefined
+    : due('tent', cutMs, { kind: 'harvest', vessel: view.code }, false, view.batch.id);
 }
 
-/** Whether it was seen to have run full. */
-export function isRunFull(view: VesselView): boolean {
-  return lastFraction(view) >= FULL;
+/** Whom or what a deed is about. */
+function subjectOf(deed: Deed): string {
+  return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;
 }
 
-function count(n: number, view: BatchView): string {
-  const noun = view.batch.vessel.kind === 'bag' ? 'block' : view.batch.vessel.kind;
-  return `${n} ${noun}${n === 1 ? '' : noun.endsWith('sh') ? 'es' : 's'}`;
-}
-
-function blockDue(view: BatchView): DueItem[] {
-  const opened = view.vessels.filter((v) => v.state.phase === 'opened');
-  return opened.flatMap((v) => {
-    const cutMs = nextCutMs(v);
-    return cutMs === undefined ? [] : [due('tent', cutMs, `Harvest ${v.code}`, false, view.batch.id)];
-  });
-}
-
-/** Rest between flushes. Common practice, no source. */
-const REST_DAYS = 14;
-/** From pins to harvest. Common practice, no source. */
-const PINS_TO_CUT_DAYS = 6;
-
-/** When the next cut of an opened block is expected. */
-export function nextCutMs(view: VesselView): number | undefined {
-  const { state, species } = view;
-  if (state.openedAt === undefined) {
-    return undefined;
-  }
-  if (state.pinnedAt !== undefined) {
-    return Date.parse(state.pinnedAt) + PINS_TO_CUT_DAYS * DAY_MS;
-  }
-  const last = state.harvests[state.harvests.length - 1];
-  return last === undefined
-    ? Date.parse(state.openedAt) + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS
-    : Date.parse(last.at) + REST_DAYS * DAY_MS;
-}
-
-function due(place: PlaceName, atMs: number, text: string, exact: boolean, batchId?: BatchId): DueItem {
-  return { place, atMs, text, exact, batchId };
+function due(place: PlaceName, atMs: number, deed: Deed, exact: boolean, batchId?: BatchId): DueItem {
+  return { deed, place, atMs, exact, ...(batchId !== undefined && { batchId }) };
 }

@@ -1,21 +1,22 @@
 import type { Entry } from './entry.js';
 import type { DeviceId } from './ids.js';
+import { HOUR_MS } from '../time.js';
 
 /** What one press wrote: one entry, or several that belong together. */
-export interface Deed {
+export interface WrittenDeed {
   readonly entries: readonly Entry[];
 }
 
 /** What may be walked back and forward at one device. */
 export interface Sitting {
   /** The newest deed that stands. */
-  readonly undo?: Deed;
+  readonly undo?: WrittenDeed;
   /** The deed that was walked back last, while nothing new was done. */
-  readonly redo?: Deed;
+  readonly redo?: WrittenDeed;
 }
 
 /** Whoever comes back after so long begins anew: an old press is corrected in the history, not by *Undo*. Our choice. */
-const SITTING_GAP_MS = 8 * 3_600_000;
+const SITTING_GAP_MS = 8 * HOUR_MS;
 
 /** As far back as anyone walks; an endless sitting must not make each press longer. Our choice. */
 const MOST_PRESSES = 2000;

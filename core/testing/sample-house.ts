@@ -9,12 +9,11 @@ import {
   type Random,
   type Records,
 } from '../index.js';
-import { newId } from '../index.js';
+import { DAY_MS, MINUTE_MS, newId } from '../index.js';
 import type { Said } from '../demo/demo-builder.js';
 
 export const START_MS = Date.parse('2026-03-02T08:00:00.000Z');
-export const MINUTE_MS = 60_000;
-export const DAY_MS = 86_400_000;
+export { DAY_MS, MINUTE_MS };
 
 /** A house with definitions and nothing that happened. */
 export function furnishedRecords(): Records {

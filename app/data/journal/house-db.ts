@@ -1,5 +1,11 @@
 import Dexie, { type Table } from 'dexie';
-import { TABLE_NAMES, type DeviceId, type Records, type TableName, type UnreadRow } from '../../../core/index';
+import {
+  TABLE_NAMES,
+  type DeviceId,
+  type Records,
+  type TableName,
+  type UnreadRow,
+} from '../../../core/index';
 import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, upgradeTo3 } from './versions';
 
 const LATEST = 4;

@@ -13,7 +13,6 @@ import {
   type CautionId,
   type CookId,
   type CookPlan,
-  type Deed,
   type DeviceId,
   type Entry,
   type House,
@@ -27,6 +26,7 @@ import {
   type Stage,
   type VesselId,
   type VesselType,
+  type WrittenDeed,
 } from '../../../core/index';
 import { HouseStore, type ReadyHouse } from '../house-store';
 import { messageOf } from '../message-of';
@@ -217,7 +217,7 @@ export class Journal {
     return house;
   }
 
-  private async walk(deed: Deed | undefined, kind: 'takenBack' | 'putBack'): Promise<void> {
+  private async walk(deed: WrittenDeed | undefined, kind: 'takenBack' | 'putBack'): Promise<void> {
     if (deed !== undefined) {
       await this.sayAll(deed.entries.map((e) => ({ kind, entryId: e.id, undo: true })));
     }

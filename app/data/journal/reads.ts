@@ -41,7 +41,7 @@ const ROWS_AT_ONCE = 600;
 /** The whole house a few hundred rows at a time. What is written meanwhile must be caught up with. */
 export async function* readInParts(db: HouseDb): AsyncGenerator<RawRows> {
   for (const table of LIVE_TABLES) {
-    for (let after = ''; ; ) {
+    for (let after = ''; ;) {
       const rows = await db.rows(table).where('id').above(after).limit(ROWS_AT_ONCE).toArray();
       yield { [table]: rows };
       const last = rows[ROWS_AT_ONCE - 1];

@@ -98,7 +98,7 @@ export async function houseInParts(
     unread.push(...parsed.unread);
   }
   const work = making.work();
-  for (let since = performance.now(); ; ) {
+  for (let since = performance.now(); ;) {
     const step = work.next();
     if (step.done === true) {
       return { kind: 'ready', ...standing, house: step.value, unread };

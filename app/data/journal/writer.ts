@@ -1,16 +1,23 @@
 import { Injectable, inject } from '@angular/core';
-import { newId, withRows, type DeviceId, type NewRows, type Records, type TableName } from '../../../core/index';
+import {
+  newId,
+  withRows,
+  type DeviceId,
+  type NewRows,
+  type Records,
+  type TableName,
+} from '../../../core/index';
 import { HouseStore } from '../house-store';
 import { WHICH_HOUSE } from '../which-house';
 import { HOUSE_DB } from './database';
-import type { ChangedRows, HouseDb, LiveTable } from './house-db';
+import type { ChangedRows, HouseDb } from './house-db';
 import { parseRow } from './parse-row';
 import { houseInside, type ReadyHouse } from './ready-house';
 import { HOUSE_TABLES } from './reads';
 
 /** What one transaction writes. Each row is parsed by its schema before it is kept. */
 export class Pen {
-  private readonly rows: Partial<Record<LiveTable, object[]>> = {};
+  private readonly kept = new Map<TableName, object[]>();
   private deviceId: DeviceId | undefined;
 
   /** @param found the house as it stands in the transaction, before anything is written */
@@ -44,20 +51,15 @@ export class Pen {
 
   /** Marks that there is more, and what. @returns the house with it */
   async close(): Promise<ReadyHouse> {
-    const rows = this.rows as NewRows;
+    const rows = Object.fromEntries([...this.kept].filter(([table]) => table !== 'photos')) as NewRows;
     const revision = await this.db.bump(idsOf(rows), this.found.revision);
     const { found, deviceId } = this;
     return { ...found, device: deviceId, revision, house: withRows(found.house, rows) };
   }
 
-  private parsed<K extends TableName>(
-    table: K,
-    rows: readonly Records[K][number][],
-  ): Records[K][number][] {
+  private parsed<K extends TableName>(table: K, rows: readonly Records[K][number][]): Records[K][number][] {
     const parsed = rows.map((row) => parseRow(table, row));
-    if (table !== 'photos') {
-      (this.rows[table as LiveTable] ??= []).push(...parsed);
-    }
+    this.kept.set(table, [...(this.kept.get(table) ?? []), ...parsed]);
     return parsed;
   }
 }
@@ -94,6 +96,9 @@ export class Writer {
 
 function idsOf(rows: NewRows): ChangedRows {
   return Object.fromEntries(
-    Object.entries(rows).map(([table, list]) => [table, (list as readonly { id: string }[]).map((r) => r.id)]),
+    Object.entries(rows).map(([table, list]) => [
+      table,
+      (list as readonly { id: string }[]).map((r) => r.id),
+    ]),
   );
 }

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import {
-  decide,
-  isCorrection,
+  MINUTE_MS,
   struckWith,
   withValues,
   type Entry,
   type EntryId,
   type Fact,
   type House,
+  historyLine,
 } from '../../../core/index';
 import { handWords } from '../../data/hand-words';
 import { HouseStore } from '../../data/house-store';
@@ -42,14 +42,13 @@ export class CorrectEntry {
   /** Entries that would become impossible, in words, once striking was asked for. */
   protected readonly follows = signal<readonly { readonly id: EntryId; readonly words: string }[]>([]);
 
-  private readonly noted = computed(() =>
-    this.store.house()?.records.entries.find((e): e is Fact => e.id === this.entryId && !isCorrection(e)),
-  );
-  private readonly stands = computed(() => this.store.house()?.facts.find((f) => f.id === this.entryId));
-  private readonly walkedBack = computed(() => {
-    const entries = this.store.house()?.records.entries ?? [];
-    return decide(entries.filter(isCorrection)).walkedBack.has(this.entryId);
+  private readonly line = computed(() => {
+    const house = this.store.house();
+    return house && historyLine(house, this.entryId);
   });
+  private readonly noted = computed(() => this.line()?.noted);
+  private readonly stands = computed(() => this.line()?.stands);
+  private readonly walkedBack = computed(() => this.line()?.walkedBack === true);
 
   protected readonly isGone = computed(() => this.stands() === undefined);
   protected readonly words = computed(() => {
@@ -87,7 +86,7 @@ export class CorrectEntry {
   }
 
   protected shift(minutes: number): Promise<void> {
-    return this.retime(this.atMs() - minutes * 60_000);
+    return this.retime(this.atMs() - minutes * MINUTE_MS);
   }
 
   protected type(text: string): Promise<void> {

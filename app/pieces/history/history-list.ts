@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { format } from 'date-fns';
-import { historyOf, type HistoryLine, type HistorySubject } from '../../../core/index';
+import { MINUTE_MS, historyOf, type HistoryLine, type HistorySubject } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { handWords } from '../../data/hand-words';
 import { Time } from '../../data/time';
@@ -90,7 +90,7 @@ export class HistoryList {
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
 
-  private readonly minuteMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
   protected readonly lines = computed(() => {
     const house = this.store.house();
     const nowMs = this.minuteMs();
@@ -131,4 +131,4 @@ function wasWords(line: HistoryLine, first: string): string {
 }
 
 /** Noted so much after it happened that the record should say so. */
-const LATE_MS = 60_000;
+const LATE_MS = MINUTE_MS;

@@ -1,4 +1,4 @@
-import { fedBy } from '../../../core/index';
+import { fedBy, isUsedUp, sourcesFor, allReadyToInoculate } from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
@@ -6,7 +6,6 @@ import { render, type Rendered } from '../../testing/render';
 import { AddCulture } from './add-culture';
 import { Box } from './box';
 import { BoxWork } from './box-work';
-import { isUsedUp, sourcesFor, waitingBatches } from './box-sources';
 import { MatDialogRef } from '@angular/material/dialog';
 
 /** Ends the cook that is on, so that G28's jars wait at the Box. */
@@ -86,7 +85,7 @@ describe('the Box', () => {
     setup = await demoHouse();
     await endCook(setup);
     const house = setup.house();
-    expect(waitingBatches(house).map((w) => [w.view.code, w.vessels.length])).toEqual([['G28', 8]]);
+    expect(allReadyToInoculate(house).map((w) => [w.view.code, w.vessels.length])).toEqual([['G28', 8]]);
     const block = house.batches.find((b) => b.code === 'B12')!;
     const spawn = sourcesFor(block, house);
     expect(spawn.length).toBeGreaterThan(0);

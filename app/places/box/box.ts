@@ -12,14 +12,18 @@ import {
 import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import {
+  MINUTE_MS,
   CoreError,
   fedBy,
   formatNumber,
-  isCulture,
-  isOn,
   parseNumber,
   type BatchView,
   type VesselView,
+  EMPTY_HOUSE,
+  allReadyToInoculate,
+  culturesInHand,
+  sourcesFor,
+  usualDose,
 } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
 import { HouseStore } from '../../data/house-store';
@@ -32,7 +36,6 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { Keys } from '../../shell/keys';
 import { BoxWork } from './box-work';
-import { sourcesFor, usualDose, waitingBatches } from './box-sources';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
@@ -63,9 +66,8 @@ export class Box {
     const now = this.time.now();
     return house === undefined
       ? []
-      : waitingBatches(house).map((w) => ({
+      : allReadyToInoculate(house).map((w) => ({
           ...w,
-          isOn: w.cook !== undefined && isOn(w.cook),
           cool: w.coolMs <= now,
           words:
             w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
@@ -92,17 +94,13 @@ export class Box {
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly readingText = signal('');
   protected readonly readingProblem = signal('');
-  protected readonly cultures = computed(() =>
-    (this.store.house()?.batches ?? [])
-      .flatMap((b) => b.vessels.filter((v) => isCulture(v) && v.state.phase !== 'gone' && v.left > 0.1))
-      .reverse(),
-  );
+  protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
   protected readonly settle = computed(() => {
     const read = this.store
       .house()
       ?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === 'airSettled');
     const left =
-      read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / 60_000;
+      read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / MINUTE_MS;
     return left !== undefined && left > -60 ? left : undefined;
   });
 

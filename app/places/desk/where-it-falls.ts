@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { addDays, format, startOfDay } from 'date-fns';
-import { isOn, isRunFull, type BatchView } from '../../../core/index';
+import { DAY_MS, MINUTE_MS, isOn, isRunFull, type BatchView } from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { runLineOf, type RunLineModel } from '../../data/run-line-model';
 import { Time } from '../../data/time';
@@ -9,7 +9,6 @@ import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { DeskPlan } from './desk-plan';
 
-const DAY_MS = 86_400_000;
 const SHOWN_BEFORE_DAYS = 9;
 const SHOWN_AFTER_DAYS = 27;
 const MOST_LINES = 7;
@@ -27,7 +26,7 @@ export class WhereItFalls {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
 
-  protected readonly nowMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
   protected readonly fromMs = computed(() => startOfDay(this.nowMs()).getTime() - SHOWN_BEFORE_DAYS * DAY_MS);
   protected readonly toMs = computed(() => startOfDay(this.nowMs()).getTime() + SHOWN_AFTER_DAYS * DAY_MS);
   protected readonly ticks = computed(() =>
@@ -47,7 +46,7 @@ export class WhereItFalls {
     if (house === undefined) {
       return [];
     }
-    const running = house.batches.filter(isUnderWay).reverse().slice(0, MOST_LINES);
+    const running = house.inHand.filter(isUnderWay).reverse().slice(0, MOST_LINES);
     return running.map((view) => ({
       code: view.code,
       words: lineWords(view),
@@ -61,7 +60,8 @@ export class WhereItFalls {
       return `The ${appliance.toLowerCase()} is free now.`;
     }
     const freeMs =
-      (on.state.heatOffMs ?? this.nowMs() + on.cook.holdMinutes * 60_000) + on.cook.openAfterMinutes * 60_000;
+      (on.state.heatOffMs ?? this.nowMs() + on.cook.holdMinutes * MINUTE_MS) +
+      on.cook.openAfterMinutes * MINUTE_MS;
     return `The ${appliance.toLowerCase()} is free from about ${shortTime(freeMs, this.nowMs())}.`;
   });
 }

@@ -1,4 +1,5 @@
 import {
+  DAY_MS,
   ancestors,
   descendants,
   formatNumber,
@@ -44,7 +45,7 @@ export function lineagePicture(start: VesselView, house: House): LineagePicture 
   const views = house.batches.filter((b) => b.vessels.some((v) => ids.has(v.vessel.id)));
   const times = views.map(timeOf);
   const fromMs = Math.min(...times);
-  const toMs = Math.max(...times, fromMs + 86_400_000);
+  const toMs = Math.max(...times, fromMs + DAY_MS);
   const lanesEnd: number[] = [];
   const nodes = [...views]
     .sort((a, b) => timeOf(a) - timeOf(b))

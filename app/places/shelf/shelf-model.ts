@@ -1,7 +1,6 @@
 import { CONTAMINANT_WORDS, rangeWords } from '../../data/words';
 import {
-  SHAKE_AT,
-  expectedFraction,
+  DAY_MS,
   forecastVessel,
   isRunFull,
   lastFraction,
@@ -9,12 +8,12 @@ import {
   type House,
   type Place,
   type VesselView,
+  isUsedUp,
+  toShake,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/run-line-model';
 
-const DAY_MS = 86_400_000;
 const PLANK = 14;
-const NEARLY_USED = 0.05;
 
 export interface ShelfJar {
   readonly view: VesselView;
@@ -47,7 +46,7 @@ export interface ShelfBatch {
 
 /** Vessels of grain that stand at a place, by batch, newest first; trouble and work picked out. */
 export function shelfBatches(house: House, place: Place, nowMs: number): readonly ShelfBatch[] {
-  const shown = house.batches.flatMap((view) => {
+  const shown = house.inHand.flatMap((view) => {
     const vessels = view.vessels.filter((v) => stands(v) && (v.state.place ?? 'shelf') === place);
     return view.batch.stage !== 'grain' || vessels.length === 0
       ? []
@@ -57,8 +56,7 @@ export function shelfBatches(house: House, place: Place, nowMs: number): readonl
 }
 
 export function stands(view: VesselView): boolean {
-  const whole = view.batch.plan?.vesselWetG ?? 0;
-  return view.state.phase === 'running' && view.batch.plan !== undefined && view.left > whole * NEARLY_USED;
+  return view.state.phase === 'running' && view.batch.plan !== undefined && !isUsedUp(view);
 }
 
 function shelfBatch(
@@ -70,9 +68,9 @@ function shelfBatch(
   const start = view.inoculatedAtMs ?? nowMs;
   const day = (nowMs - start) / DAY_MS;
   const sound = vessels.filter((v) => v.state.suspect === undefined);
-  const expected = view.forecast === undefined ? 0 : expectedFraction(view.forecast, day);
-  const nearThird = expected >= SHAKE_AT - 0.05 && expected < 0.9;
-  const toShake = nearThird ? sound.filter((v) => v.state.shakenAt === undefined) : [];
+  const shake = toShake(view, nowMs);
+  const shakeNow = shake !== undefined && shake.fromMs <= nowMs ? shake.vessels : [];
+  const wantShaking = sound.filter((v) => shakeNow.includes(v));
   const grain = view.batch.formula?.parts[0]?.material.name.split(',')[0]?.toLowerCase() ?? 'grain';
   const full = sound.length > 0 && sound.every(isRunFull);
   return {
@@ -87,20 +85,20 @@ function shelfBatch(
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
-    planks: planksOf(vessels, house, toShake),
+    planks: planksOf(vessels, house, wantShaking),
     remark: remarkOf(sound),
-    toShake,
+    toShake: wantShaking,
     bad: vessels.filter((v) => v.state.suspect !== undefined),
   };
 }
 
-function planksOf(vessels: readonly VesselView[], house: House, toShake: readonly VesselView[]): Plank[] {
+function planksOf(vessels: readonly VesselView[], house: House, wantShaking: readonly VesselView[]): Plank[] {
   const cooks = [...new Set(vessels.map((v) => v.state.cookId))];
   return cooks.flatMap((cookId) => {
     const jars = vessels.filter((v) => v.state.cookId === cookId);
     const name = cookId === undefined ? '' : `Cook ${house.cookById.get(cookId)?.name ?? ''}`;
     const bad = jars.filter((j) => j.state.suspect !== undefined).length;
-    const due = jars.some((j) => toShake.includes(j));
+    const due = jars.some((j) => wantShaking.includes(j));
     const word = bad > 0 ? `${bad} bad` : due ? 'shake' : '';
     const tone = bad > 0 ? 'trouble' : due ? 'due' : 'plain';
     const rows: Plank[] = [];

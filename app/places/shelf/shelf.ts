@@ -10,6 +10,8 @@ import {
 import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import {
+  DAY_MS,
+  MINUTE_MS,
   expectedFraction,
   forecastVessel,
   lastFraction,
@@ -29,7 +31,6 @@ import { CONTAMINANT_WORDS } from '../../data/words';
 import { Keys } from '../../shell/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
 
-const DAY_MS = 86_400_000;
 const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
   { place: 'shelf', name: 'Shelf' },
   { place: 'fridge', name: 'Fridge' },
@@ -55,12 +56,12 @@ export class Shelf {
 
   protected readonly place = signal<Place>('shelf');
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
-  private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
   protected readonly nowMs = this.minute;
   protected readonly standing = computed(() =>
-    [...(this.store.house()?.vesselById.values() ?? [])].filter(
-      (v) => v.batch.stage === 'grain' && stands(v),
-    ),
+    (this.store.house()?.inHand ?? [])
+      .filter((b) => b.batch.stage === 'grain')
+      .flatMap((b) => b.vessels.filter(stands)),
   );
   protected readonly tabs = computed(() =>
     PLACES.map((p) => ({

@@ -1,6 +1,4 @@
-import { heldMs, holdLeftMinutes, type CookStep, type CookView } from '../../../core/index';
-
-const MINUTE_MS = 60_000;
+import { MINUTE_MS, heldMs, holdLeftMinutes, type CookStep, type CookView } from '../../../core/index';
 
 /** What the large clock of a cook shows. */
 export interface CookClock {

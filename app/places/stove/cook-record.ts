@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  MINUTE_MS,
   USUAL_TARGET_F0,
   cookRun,
   formatNumber,
@@ -56,7 +57,7 @@ export class CookRecord {
   private readonly heat = inject(HeatService);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
   protected readonly band = signal<HeatBand | undefined>(undefined);
-  protected readonly nowMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
 
   protected readonly view = computed(() =>
     this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),
@@ -127,7 +128,7 @@ export class CookRecord {
     if (view === undefined || view.state.heatOffMs === undefined) {
       return undefined;
     }
-    const lost = waterLostMl(view.state.ventMinutes ?? 0, heldMs(view.state, this.nowMs()) / 60_000);
+    const lost = waterLostMl(view.state.ventMinutes ?? 0, heldMs(view.state, this.nowMs()) / MINUTE_MS);
     return {
       left: view.waterLeftMl === undefined ? undefined : `${formatNumber(view.waterLeftMl)} ml`,
       expected: `${formatNumber(Math.max(0, view.cook.waterMl - lost))} ml of ${formatNumber(view.cook.waterMl)} expected`,

@@ -12,6 +12,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import {
+  MINUTE_MS,
   USUAL_TARGET_F0,
   cookRun,
   cookRunIfBack,
@@ -39,8 +40,6 @@ import { Keys } from '../../shell/keys';
 import { codesOf } from './codes-of';
 import { cookClock } from './cook-clock';
 import { InstrumentPanel } from './instrument-panel';
-
-const MINUTE_MS = 60_000;
 
 /** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
 @Component({

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
+  MINUTE_MS,
   durationWords,
   formatNumber,
   planDay,
@@ -12,8 +13,6 @@ import { Time } from '../../data/time';
 import { pressureWords, shortTime } from '../../data/words';
 import { Plaque } from '../../pieces/plaque';
 import { freeCookers } from './free-cookers';
-
-const MINUTE_MS = 60_000;
 
 /** What waits, fitted into cooks: fewest first, then the shortest day. */
 @Component({

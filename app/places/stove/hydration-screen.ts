@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  MINUTE_MS,
   durationWords,
   formatNumber,
   parseNumber,
@@ -52,7 +53,7 @@ export class HydrationScreen {
   protected readonly massText = signal('');
   protected readonly massProblem = signal('');
   protected readonly clock = computed(() => hydrationClock(this.view()));
-  protected readonly leftMinutes = computed(() => ((this.clock().dueMs ?? 0) - this.time.now()) / 60_000);
+  protected readonly leftMinutes = computed(() => ((this.clock().dueMs ?? 0) - this.time.now()) / MINUTE_MS);
   protected readonly share = computed(() => {
     const { dueMs, sinceMs } = this.clock();
     return dueMs === undefined || sinceMs === undefined

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
+  DAY_MS,
   contentsOf,
   formatNumber,
   inCooker,
@@ -32,7 +33,6 @@ const CHECKS = [
 ] as const;
 /** A dial gauge is tested every year: USDA Complete Guide to Home Canning. */
 const GAUGE_TEST_DAYS = 365;
-const DAY_MS = 86_400_000;
 const MOST_VENT_MIN = 60;
 const MOST_START_C = 95;
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import {
+  MINUTE_MS,
   MOST_CSV_BYTES,
   parseReadingsCsv,
   type Channel,
@@ -87,7 +88,7 @@ export class LogImport {
           cookId: this.view().cook.id,
           channel,
           source: file.name.slice(0, 60),
-          at: new Date(atMs + first * 60_000).toISOString(),
+          at: new Date(atMs + first * MINUTE_MS).toISOString(),
           readings: part.map((p) => [Math.round((p.minutes - first) * 60), Math.round(p.celsius * 10) / 10]),
         };
       });

@@ -1,8 +1,15 @@
-import { asProfile, pourWindow, readingsOf, type CookView, type PourWindow } from '../../../core/index';
+import {
+  HOUR_MS,
+  MINUTE_MS,
+  asProfile,
+  pourWindow,
+  readingsOf,
+  type CookView,
+  type PourWindow,
+} from '../../../core/index';
 
-const MINUTE_MS = 60_000;
 /** Bottles this long out of the cooker have set; whether they were poured is then no question for a clock. */
-const FORGOTTEN_MS = 8 * 3_600_000;
+const FORGOTTEN_MS = 8 * HOUR_MS;
 
 /** Agar that came out of a cook and is not poured yet. */
 export function waitsToPour(view: CookView, nowMs: number): boolean {

@@ -1,5 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { POUR_FROM_C, POUR_UNTIL_C, SETS_C, formatNumber, type CookView } from '../../../core/index';
+import {
+  MINUTE_MS,
+  POUR_FROM_C,
+  POUR_UNTIL_C,
+  SETS_C,
+  formatNumber,
+  type CookView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/time';
@@ -9,8 +16,6 @@ import { Plaque } from '../../pieces/plaque';
 import { AskNumber } from './ask-number';
 import { codesOf } from './codes-of';
 import { pourClock } from './pour-clock';
-
-const MINUTE_MS = 60_000;
 
 /** Agar cooling to pouring heat: readings foretell the minute, and how long the window lasts. */
 @Component({

@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  MINUTE_MS,
   DRY_HEAT,
   dueItems,
   stepsOf,
@@ -19,6 +20,7 @@ import {
   type House,
 } from '../../../core/index';
 import { Chime } from '../../data/chime';
+import { deedWords } from '../../data/due-words';
 import { HouseStore } from '../../data/house-store';
 import { Time } from '../../data/time';
 import { Wake } from '../../data/wake';
@@ -65,7 +67,7 @@ export class Stove {
   protected readonly first = signal<string | undefined>(undefined);
   protected readonly loading = signal(false);
 
-  private readonly minuteMs = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
   protected readonly planning = signal(false);
   protected readonly dryHeat = DRY_HEAT;
 
@@ -92,7 +94,7 @@ export class Stove {
     const next = house && dueItems(house, this.time.now()).find((d) => d.place === 'stove');
     return next === undefined
       ? 'Nothing is waiting for it. Plan a batch at the Desk.'
-      : `Next: ${next.text}.`;
+      : `Next: ${deedWords(next.deed)}.`;
   });
   protected readonly applianceName = computed(
     () => this.store.house()?.records.appliances.find((a) => a.inUse)?.name ?? 'Cooker',
@@ -118,7 +120,7 @@ export class Stove {
   protected card(task: Task): { name: string; code: string; words: string; due: boolean } {
     const clock = this.clockOf(task);
     const now = this.time.now();
-    const left = clock.dueMs === undefined ? undefined : Math.ceil((clock.dueMs - now) / 60_000);
+    const left = clock.dueMs === undefined ? undefined : Math.ceil((clock.dueMs - now) / MINUTE_MS);
     const words =
       left === undefined
         ? clock.next

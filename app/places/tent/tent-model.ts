@@ -1,4 +1,5 @@
 import {
+  DAY_MS,
   biologicalEfficiency,
   blockDryMassG,
   forecastVessel,
@@ -8,11 +9,13 @@ import {
   nextCutMs,
   type House,
   type VesselView,
+  PINS_TO_CUT_DAYS,
+  fruitingOf,
+  vesselsInHand,
 } from '../../../core/index';
 import { rangeWords } from '../../data/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
-const DAY_MS = 86_400_000;
 const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
 
 export interface TentBlock {
@@ -25,7 +28,7 @@ export interface TentBlock {
 
 /** Blocks that run or fruit, those that need a hand first. */
 export function tentBlocks(house: House, nowMs: number): readonly TentBlock[] {
-  const views = [...house.vesselById.values()].filter(
+  const views = vesselsInHand(house).filter(
     (v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'),
   );
   return views
@@ -51,17 +54,18 @@ function tentBlock(view: VesselView, nowMs: number): TentBlock {
   const last = state.harvests[state.harvests.length - 1];
   const rested =
     last === undefined ? '' : `${formatNumber(last.massG)} g on ${dayMonth(Date.parse(last.at))}`;
-  if (state.pinnedAt !== undefined) {
-    return cut <= nowMs + DAY_MS / 2
+  const fruiting = fruitingOf(view, nowMs);
+  if (fruiting === 'ripe' || fruiting === 'pins') {
+    return fruiting === 'ripe'
       ? { view, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
       : { view, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
   }
   return {
     view,
     look: 'resting',
-    word: last === undefined ? 'waiting for pins' : 'resting',
+    word: fruiting === 'waiting' ? 'waiting for pins' : 'resting',
     due: false,
-    detail: rested || `pins about ${dayMonth(cut - 6 * DAY_MS)}`,
+    detail: rested || `pins about ${dayMonth(cut - PINS_TO_CUT_DAYS * DAY_MS)}`,
   };
 }
 
@@ -102,11 +106,13 @@ export function usualRange(
   house: House,
 ): { readonly low: number; readonly high: number } | undefined {
   const flush = view.state.harvests.length;
-  const shares = [...house.vesselById.values()].flatMap((v) => {
-    const harvest = v.state.harvests[flush];
-    return v.species?.id === view.species?.id && v !== view && harvest !== undefined
-      ? [harvest.massG / blockDryMassG(v)]
-      : [];
-  });
+  const shares = house.batches
+    .flatMap((b) => b.vessels)
+    .flatMap((v) => {
+      const harvest = v.state.harvests[flush];
+      return v.species?.id === view.species?.id && v !== view && harvest !== undefined
+        ? [harvest.massG / blockDryMassG(v)]
+        : [];
+    });
   return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };
 }

@@ -10,7 +10,16 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { blockDryMassG, formatNumber, isRunFull, lastFraction, type VesselView } from '../../../core/index';
+import {
+  MINUTE_MS,
+  blockDryMassG,
+  formatNumber,
+  isRunFull,
+  lastFraction,
+  type VesselView,
+  EMPTY_HOUSE,
+  allReadyToInoculate,
+} from '../../../core/index';
 import { HouseStore } from '../../data/house-store';
 import { openedIn } from '../../data/opened';
 import { Journal } from '../../data/journal/journal';
@@ -43,16 +52,16 @@ export class Tent {
   protected readonly typed = signal('');
   protected readonly withOther = signal(false);
   protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'wipe', '0', 'back'] as const;
-  private readonly minute = computed(() => Math.floor(this.time.now() / 60_000) * 60_000);
+  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
   protected readonly blocks = computed(() => {
     const house = this.store.house();
     return house === undefined ? [] : tentBlocks(house, this.minute());
   });
   /** Cooked bulk that waits for spawn, and spawn's place to get it. */
   protected readonly toSpawn = computed(() =>
-    (this.store.house()?.batches ?? []).filter(
-      (b) => b.batch.stage === 'bulk' && b.vessels.some((v) => v.state.phase === 'sterile'),
-    ),
+    allReadyToInoculate(this.store.house() ?? EMPTY_HOUSE)
+      .map((ready) => ready.view)
+      .filter((b) => b.batch.stage === 'bulk'),
   );
   protected readonly selected = computed<TentBlock | undefined>(() => {
     const opened = openedIn(this.store.house(), this.open());

@@ -7,8 +7,7 @@ import type { Batch } from '../../record/batch.js';
 import type { Species } from '../../record/definitions.js';
 import type { VesselState } from '../../record/vessel-state.js';
 import type { VesselView } from '../house.js';
-
-const DAY_MS = 86_400_000;
+import { DAY_MS } from '../../time.js';
 
 /** Forecast of one vessel from its own marks. */
 export function forecastVessel(view: VesselView): ColonizationForecast | undefined {

@@ -17,10 +17,13 @@ function placeIn<V>(list: readonly V[], value: V, order: Order<V>): number {
   return low;
 }
 
+function isAfter<V>(last: V | undefined, value: V, order: Order<V>): boolean {
+  return last === undefined || order(last, value) <= 0;
+}
+
 /** Puts a value where it belongs; most often that is the end. */
 function putInOrder<V>(list: V[], value: V, order: Order<V>): void {
-  const last = list[list.length - 1];
-  if (last === undefined || order(last, value) <= 0) {
+  if (isAfter(list[list.length - 1], value, order)) {
     list.push(value);
   } else {
     list.splice(placeIn(list, value, order), 0, value);
@@ -52,8 +55,16 @@ export class ListDraft<V> {
     if (removed.length + added.length === 0) {
       return;
     }
-    this.own ??= [...this.list];
-    const { own, order } = this;
+    const { order } = this;
+    const last = this.list[this.list.length - 1];
+    const [only] = added;
+    if (this.own === undefined && removed.length === 0 && added.length === 1 && isAfter(last, only!, order)) {
+      // What a press adds comes last: one copy of the right length, where copying and then pushing would take two.
+      this.own = this.list.concat(added);
+      return;
+    }
+    this.own ??= this.list.slice();
+    const { own } = this;
     removed.forEach((value) => {
       takeFromOrder(own, value, order);
     });
@@ -108,7 +119,7 @@ export class ListsDraft<K, V> {
   private ownList(key: K): V[] {
     let list = this.own.get(key);
     if (list === undefined) {
-      list = [...(this.lists.get(key) ?? [])];
+      list = (this.lists.get(key) ?? []).slice();
       this.own.set(key, list);
     }
     return list;

@@ -25,8 +25,8 @@ function rowsWith(
   more: readonly Row[],
   known: { has(id: string): boolean } = new Set(here.map((r) => r.id)),
 ): readonly Row[] {
-  const put = new Map(more.map((r) => [r.id as string, r]));
+  const put = new Map(more.map((r) => [r.id, r]));
   const isNew = (r: Row) => !known.has(r.id);
   const kept = [...put.values()].every(isNew) ? here : here.map((r) => put.get(r.id) ?? r);
-  return [...kept, ...[...put.values()].filter(isNew)];
+  return kept.concat([...put.values()].filter(isNew));
 }

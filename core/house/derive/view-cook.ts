@@ -11,8 +11,7 @@ import type { VesselId } from '../../record/ids.js';
 import type { CookView } from '../house.js';
 import type { Attempt } from './attempt.js';
 import { lastOf } from './last-of.js';
-
-const MINUTE_MS = 60_000;
+import { MINUTE_MS } from '../../time.js';
 
 /**
  * A cook with what happened in it; undefined for one that was never loaded.
@@ -45,24 +44,24 @@ export function viewCook(
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('heat of the probe', () => probedF0(logs));
   return {
-      cook,
-      name,
-      notes: facts.filter((f) => f.kind === 'cookNoted'),
-      steps,
-      state,
-      logs,
-      coreReads,
-      proofs,
-      contents: first && contentsOf(first),
-      verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
-      vesselIds: loaded.vesselIds,
-      batches: [...batches.keys()],
-      lastCoreRead,
-      coreCoolMs: attempt('cooling', () => coreCoolMs(cook, state.heatOffMs, lastCoreRead)),
-      waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
-      pouredMs: msOf(lastOf(facts, 'poured')),
-      probedF0: probed,
-    };
+    cook,
+    name,
+    notes: facts.filter((f) => f.kind === 'cookNoted'),
+    steps,
+    state,
+    logs,
+    coreReads,
+    proofs,
+    contents: first && contentsOf(first),
+    verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
+    vesselIds: loaded.vesselIds,
+    batches: [...batches.keys()],
+    lastCoreRead,
+    coreCoolMs: attempt('cooling', () => coreCoolMs(cook, state.heatOffMs, lastCoreRead)),
+    waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
+    pouredMs: msOf(lastOf(facts, 'poured')),
+    probedF0: probed,
+  };
 }
 
 function coreCoolMs(

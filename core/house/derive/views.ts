@@ -3,10 +3,12 @@ import type { Batch } from '../../record/batch.js';
 import type { Isolate, Species } from '../../record/definitions.js';
 import type { Fact } from '../../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
+import { compareText } from '../../record/order.js';
 import type { BatchView, CookView, Trouble, VesselView } from '../house.js';
 import { attemptFor } from './attempt.js';
 import { kindsWith } from './kinds.js';
 import { lineageWith } from './lineage-with.js';
+import { ListsDraft } from './ordered.js';
 import type { LiveRecords } from './records-with.js';
 import { sharedByBatch, sharedByCook, type SharedFacts } from './shared-facts.js';
 import type { Touched } from './touched.js';
@@ -21,11 +23,17 @@ export type RowsOfHouse = Pick<
   'index' | 'batchRows' | 'vesselRows' | 'cookRows' | 'vesselsOf' | 'batchNames' | 'cookNames'
 >;
 
+/** The order in which cooks were planned; names tell namesakes apart. */
+export function byCookNumber(a: CookView, b: CookView): number {
+  return a.cook.number - b.cook.number || compareText(a.name, b.name);
+}
+
 /** Works out anew the views that new rows touch, and leaves the others as they are. */
 export class Views {
   private readonly batchViews: MapDraft<BatchId, BatchView>;
   private readonly vesselViews: MapDraft<VesselId, VesselView>;
   private readonly cookViews: MapDraft<CookId, CookView>;
+  private readonly cooksOfBatch: ListsDraft<BatchId, CookView>;
   private readonly troublesOf: MapDraft<string, readonly Trouble[]>;
   private readonly sharedByCook: MapDraft<CookId, SharedFacts>;
   private readonly isolates: ReadonlyMap<string, Isolate>;
@@ -41,6 +49,7 @@ export class Views {
     this.batchViews = new MapDraft(before.batchViews);
     this.vesselViews = new MapDraft(before.vesselViews);
     this.cookViews = new MapDraft(before.cookViews);
+    this.cooksOfBatch = new ListsDraft(before.cooksOf, byCookNumber);
     this.troublesOf = new MapDraft(before.troublesOf);
     this.sharedByCook = new MapDraft(before.sharedByCook);
     this.isolates = new Map(records.isolates.map((i) => [i.id, i]));
@@ -81,6 +90,7 @@ export class Views {
       batchViews: this.batchViews.done(),
       vesselViews: this.vesselViews.done(),
       cookViews: this.cookViews.done(),
+      cooksOf: this.cooksOfBatch.done(),
       troublesOf: this.troublesOf.done(),
     };
   }
@@ -195,7 +205,15 @@ export class Views {
     const facts = this.rows.index.ofCook.get(id) ?? [];
     const troubles: Trouble[] = [];
     const attempt = attemptFor(`cook ${name}`, troubles);
-    this.cookViews.set(id, cook && viewCook(cook, name, facts, (v) => this.batchOf(v), attempt));
+    const view = cook && viewCook(cook, name, facts, (v) => this.batchOf(v), attempt);
+    const seen = this.before.cookViews.get(id);
+    seen?.batches.forEach((batch) => {
+      this.cooksOfBatch.take(batch, seen);
+    });
+    view?.batches.forEach((batch) => {
+      this.cooksOfBatch.put(batch, view);
+    });
+    this.cookViews.set(id, view);
     this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
   }
 

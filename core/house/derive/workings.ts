@@ -23,6 +23,7 @@ export interface Workings {
   readonly batchViews: LayeredMap<BatchId, BatchView>;
   readonly vesselViews: LayeredMap<VesselId, VesselView>;
   readonly cookViews: LayeredMap<CookId, CookView>;
+  readonly cooksOf: LayeredMap<BatchId, readonly CookView[]>;
   /** By id of the batch or cook. */
   readonly troublesOf: LayeredMap<string, readonly Trouble[]>;
 }
@@ -41,5 +42,6 @@ export const NO_WORKINGS: Workings = {
   batchViews: LayeredMap.empty(),
   vesselViews: LayeredMap.empty(),
   cookViews: LayeredMap.empty(),
+  cooksOf: LayeredMap.empty(),
   troublesOf: LayeredMap.empty(),
 };

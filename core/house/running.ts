@@ -1,0 +1,45 @@
+import { FULL, expectedFraction } from '../growth/fit-colonization.js';
+import { DAY_MS } from '../time.js';
+import type { BatchView, House, VesselView } from './house.js';
+
+/** Vessels of all batches that are not over. */
+export function vesselsInHand(house: House): readonly VesselView[] {
+  return house.inHand.flatMap((b) => b.vessels);
+}
+
+/** The last fraction noted of a vessel; 0 before the first look. */
+export function lastFraction(view: VesselView): number {
+  return view.state.marks[view.state.marks.length - 1]?.fraction ?? 0;
+}
+
+/** Whether it was seen to have run full. */
+export function isRunFull(view: VesselView): boolean {
+  return lastFraction(view) >= FULL;
+}
+
+/** Spawn with less than this share left is as good as used up. Our choice. */
+const USED_UP = 0.05;
+
+export function isUsedUp(view: VesselView): boolean {
+  return view.batch.plan !== undefined && view.left <= view.batch.plan.vesselWetG * USED_UP;
+}
+
+/** Vessels of a home-made batch that run, are sound and are worth a look: not in the fridge, not used up. */
+export function runningVessels(view: BatchView): readonly VesselView[] {
+  return view.batch.plan === undefined
+    ? []
+    : view.vessels.filter(
+        (v) =>
+          v.state.phase === 'running' &&
+          v.state.suspect === undefined &&
+          v.state.place !== 'fridge' &&
+          !isUsedUp(v),
+      );
+}
+
+/** How far the forecast says that a batch has run; undefined before inoculation. */
+export function expectedOf(view: BatchView, nowMs: number): number | undefined {
+  return view.forecast === undefined || view.inoculatedAtMs === undefined
+    ? undefined
+    : expectedFraction(view.forecast, (nowMs - view.inoculatedAtMs) / DAY_MS);
+}

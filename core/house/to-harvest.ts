@@ -1,0 +1,36 @@
+import { DAY_MS } from '../time.js';
+import type { VesselView } from './house.js';
+
+/** Rest between flushes. Common practice, no source. */
+const REST_DAYS = 14;
+/** From pins to harvest. Common practice, no source. */
+export const PINS_TO_CUT_DAYS = 6;
+
+/** When the next cut of an opened block is expected. */
+export function nextCutMs(view: VesselView): number | undefined {
+  const { state, species } = view;
+  if (state.phase !== 'opened' || state.openedAt === undefined) {
+    return undefined;
+  }
+  if (state.pinnedAt !== undefined) {
+    return Date.parse(state.pinnedAt) + PINS_TO_CUT_DAYS * DAY_MS;
+  }
+  const last = state.harvests[state.harvests.length - 1];
+  return last === undefined
+    ? Date.parse(state.openedAt) + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS
+    : Date.parse(last.at) + REST_DAYS * DAY_MS;
+}
+
+/** Pins are ripe within half a day: cut before the evening. Our choice. */
+const RIPE_AHEAD_MS = DAY_MS / 2;
+
+/** What an opened block does now. */
+export type Fruiting = 'waiting' | 'pins' | 'ripe' | 'resting';
+
+export function fruitingOf(view: VesselView, nowMs: number): Fruiting {
+  const { pinnedAt, harvests } = view.state;
+  if (pinnedAt === undefined) {
+    return harvests.length === 0 ? 'waiting' : 'resting';
+  }
+  return (nextCutMs(view) ?? nowMs) <= nowMs + RIPE_AHEAD_MS ? 'ripe' : 'pins';
+}

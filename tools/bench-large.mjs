@@ -1,0 +1,194 @@
+import { writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { runBin } from './run.mjs';
+
+/** Sizes and shapes of houses; what a household of ten busy years comes to is the last. */
+const SIZES = [1_000, 10_000, 100_000];
+const SHAPES = { looks: 'looks at the same jars', vessels: 'batches that came and went' };
+const OPENINGS = 5;
+const PRESSES = 60;
+const PLACES = ['desk', 'stove', 'box', 'shelf', 'tent', 'ledger'];
+
+/** Opens, walks and presses in houses of several sizes, in the built app, and gives rows of a table. */
+export async function largeRows(executablePath, dist = 'dist') {
+  const { chromium } = await import('@playwright/test');
+  const { serve, stop } = await import(pathToFileURL(resolve(dist, 'server/serve.js')).href);
+  const { server, origin } = await serve({ appDir: resolve(dist, 'app/browser'), port: 0 });
+  const rows = [];
+  for (const [shape, words] of Object.entries(SHAPES)) {
+    for (const size of SIZES) {
+      const file = await archiveFile(size, shape);
+      const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+      const found = await oneHouse(browser, origin, file);
+      await browser.close();
+      rows.push({ house: `${size.toLocaleString('en').replaceAll(',', ' ')}, ${words}`, ...found });
+    }
+  }
+  await stop(server);
+  return rows;
+}
+
+async function archiveFile(size, shape) {
+  const path = resolve('test-results', `large-${shape}-${size}.zip`);
+  const { code, output } = await runBin('tsx/dist/cli.mjs', ['tools/write-large.ts', size, shape, path], {
+    quiet: true,
+  });
+  if (code !== 0) {
+    throw new Error(`The large house could not be written: ${output}`);
+  }
+  return path;
+}
+
+async function oneHouse(browser, origin, file) {
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+    acceptDownloads: true,
+  });
+  const { rowsIn, inMs } = await bringIn(context, origin, file);
+  const opened = [];
+  const longest = [];
+  let page;
+  for (let run = 0; run < OPENINGS; run++) {
+    await page?.close();
+    page = await context.newPage();
+    await page.addInitScript(watchLongTasks);
+    await page.goto(`${origin}/demo/shelf`, { waitUntil: 'commit' });
+    await page.waitForFunction(() => document.querySelectorAll('nw-shelf .jar').length > 20, undefined, {
+      polling: 'raf',
+      timeout: 120_000,
+    });
+    opened.push(await page.evaluate(() => performance.now()));
+    // What goes on after the first place stands there counts as well.
+    await page.waitForTimeout(6000);
+    longest.push(await page.evaluate(() => globalThis.longestTask));
+  }
+  const walked = await walk(page);
+  const presses = await press(page);
+  const heap = await heapOf(context, page);
+  await page.close();
+  const outMs = await takeOut(context, origin);
+  await context.close();
+  return { opened, longest, walked, presses, heap, rowsIn, inMs, outMs };
+}
+
+/** Runs in the page before the app: remembers the longest task. */
+function watchLongTasks() {
+  globalThis.longestTask = 0;
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) {
+      globalThis.longestTask = Math.max(globalThis.longestTask, duration);
+    }
+  }).observe({ type: 'longtask', buffered: true });
+}
+
+async function bringIn(context, origin, file) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/`);
+  await page.getByRole('button', { name: /^Make batch/ }).waitFor();
+  await page.goto(`${origin}/demo/ledger/archive`);
+  await page.waitForSelector('input[accept*="zip"]');
+  const start = Date.now();
+  await page.setInputFiles('input[accept*="zip"]', file);
+  const said = page.getByRole('status').filter({ hasText: /added|here already/ });
+  await said.waitFor({ timeout: 600_000 });
+  const inMs = Date.now() - start;
+  const words = await said.textContent();
+  await page.close();
+  return { rowsIn: Number(/(\d[\d\s,]*)/.exec(words)?.[1].replace(/\D/g, '')), inMs };
+}
+
+async function takeOut(context, origin) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/ledger/archive`);
+  const save = page.getByRole('button', { name: 'Save the archive' });
+  await save.waitFor({ timeout: 120_000 });
+  await page.waitForTimeout(4000);
+  const start = Date.now();
+  const download = page.waitForEvent('download', { timeout: 600_000 });
+  await save.click();
+  await download;
+  const ms = Date.now() - start;
+  await page.close();
+  return ms;
+}
+
+/** From the press of a place's name to its first frame, for each place in turn, twice; the first round fetches the code. */
+async function walk(page) {
+  const times = [];
+  for (let round = 0; round < 3; round++) {
+    for (const place of PLACES) {
+      const ms = await page.evaluate(async (name) => {
+        const link = document.querySelector(`nav[aria-label="Places"] a[href$="/${name}"]`);
+        const start = performance.now();
+        link.click();
+        while (document.querySelector(`nw-${name}`) === null) {
+          await new Promise((done) => requestAnimationFrame(done));
+        }
+        await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+        return performance.now() - start;
+      }, place);
+      if (round > 0) {
+        times.push(ms);
+      }
+      await page.waitForTimeout(100);
+    }
+  }
+  return times;
+}
+
+/** From a look's press to the frame in which the jar shows it. */
+async function press(page) {
+  await page.evaluate(() => document.querySelector('nav[aria-label="Places"] a[href$="/shelf"]').click());
+  await page.waitForSelector('nw-shelf .jar');
+  await page.click('nw-shelf .jar');
+  await page.waitForSelector('nw-vessel-inspector .bands button');
+  const times = [];
+  for (let n = 0; n < PRESSES; n++) {
+    const ms = await page.evaluate(async (nth) => {
+      const buttons = [...document.querySelectorAll('nw-vessel-inspector .bands button')];
+      const button = buttons[nth % 2 === 0 ? 1 : 3];
+      const start = performance.now();
+      button.click();
+      while (!button.classList.contains('here')) {
+        await new Promise((done) => requestAnimationFrame(done));
+      }
+      return performance.now() - start;
+    }, n);
+    if (n >= 10) {
+      times.push(ms);
+    }
+    await page.waitForTimeout(30);
+  }
+  return times;
+}
+
+async function heapOf(context, page) {
+  const session = await context.newCDPSession(page);
+  await session.send('HeapProfiler.collectGarbage');
+  const { usedSize } = await session.send('Runtime.getHeapUsage');
+  return usedSize / 1e6;
+}
+
+/** As lines of a table. */
+export function largeTable(rows) {
+  const at = (times, share) =>
+    [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))];
+  const ms = (value) => `${Math.round(value)} ms`;
+  return [
+    '| entries | open to first place | longest task | place change, median and slowest | press to shown, median and 95th | heap | rows in a second, in and out |',
+    '|---|---|---|---|---|---|---|',
+    ...rows.map(
+      (r) =>
+        `| ${r.house} | ${ms(at(r.opened, 0.5))} | ${ms(at(r.longest, 0.5))} | ${ms(at(r.walked, 0.5))}, ${ms(at(r.walked, 1))} | ${ms(at(r.presses, 0.5))}, ${ms(at(r.presses, 0.95))} | ${Math.round(r.heap)} MB | ${Math.round((r.rowsIn / r.inMs) * 1000)}, ${Math.round((r.rowsIn / r.outMs) * 1000)} |`,
+    ),
+  ].join('\n');
+}
+
+if (process.argv[2] === 'alone') {
+  const { ensureChromium } = await import('./chromium.mjs');
+  const table = largeTable(await largeRows(await ensureChromium(), process.argv[3]));
+  writeFileSync('test-results/large.md', `${table}\n`);
+  process.stdout.write(`${table}\n`);
+}
