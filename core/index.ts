@@ -199,7 +199,7 @@ export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chambe
 export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
 export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
-export { FAULTS, StandInReading, standInCook, type Fault, type StandInCook } from './cook/stand-in.js';
+export { FAULTS, StandInReading, StandInScale, standInCook, type Fault, type StandInCook } from './cook/stand-in.js';
 export { stepShown, type Shown } from './cook/instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
 export { isPlausible } from './cook/channel-limits.js';

@@ -87,8 +87,8 @@ async function bringIn(context, origin, file) {
   const page = await context.newPage();
   await page.goto(`${origin}/demo/`);
   await page.getByRole('button', { name: /^Make batch/ }).waitFor();
-  await page.goto(`${origin}/demo/ledger/archive`);
-  await page.waitForSelector('input[accept*="zip"]');
+  await page.goto(`${origin}/demo/ledger?tab=archive`);
+  await page.waitForSelector('input[accept*="zip"]', { state: 'attached' });
   const start = Date.now();
   await page.setInputFiles('input[accept*="zip"]', file);
   const said = page.getByRole('status').filter({ hasText: /added|here already/ });
@@ -101,7 +101,7 @@ async function bringIn(context, origin, file) {
 
 async function takeOut(context, origin) {
   const page = await context.newPage();
-  await page.goto(`${origin}/demo/ledger/archive`);
+  await page.goto(`${origin}/demo/ledger?tab=archive`);
   const save = page.getByRole('button', { name: 'Save the archive' });
   await save.waitFor({ timeout: 120_000 });
   await page.waitForTimeout(4000);

@@ -1,20 +1,11 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import {
-  MINUTE_MS,
-  OutsideReadings,
-  groupBy,
-  measuredAir,
-  stepShown,
-  type Channel,
-  type CookId,
-  type CookView,
-  type Fault,
-  type Shown,
-  StandInReading,
-  isPlausible,
-} from '../../core/index';
+import type { Subscription } from 'rxjs';
+import { MINUTE_MS, measuredAir, stepShown, type Channel, type CookId, type CookView, type Fault, type Shown, isPlausible } from '../../core/index';
 import { HouseStore } from './house-store';
-import { Journal, type Said } from './journal/journal';
+import { eventStream } from './event-stream';
+import { linesOfLogger, linesOfStandIn, type Line } from './instrument-lines';
+import { Journal } from './journal/journal';
+import { entriesOf, type Unkept } from './readings-to-keep';
 import { SteadyClock } from './steady-clock';
 import { Time } from './time';
 
@@ -27,19 +18,6 @@ export interface Connection {
   readonly pace: number;
 }
 
-interface Line {
-  readonly atMs: number;
-  readonly channel: Channel;
-  readonly value: number;
-}
-
-/** A reading that waits for its entry. */
-interface Unkept extends Line {
-  readonly cookId: CookId;
-  readonly source: string;
-}
-
-const RETRY_MS = 3000;
 /** Older than this, an instrument counts as silent. */
 const SILENT_AFTER_MS = MINUTE_MS;
 /** Readings are kept together, a minute to an entry. */
@@ -47,7 +25,6 @@ const KEEP_EVERY_MS = MINUTE_MS;
 /** As much of the past as a step needs to be sure. */
 const RECENT_MS = 5 * MINUTE_MS;
 const MOST_WAITING = 20_000;
-const MOST_TO_AN_ENTRY = 1000;
 const MOST_AT_ONCE = 10_000;
 const STORED = 'nailwort-instrument';
 
@@ -64,9 +41,9 @@ export class Instruments {
 
   readonly connection = signal<Connection | undefined>(undefined);
   readonly latest = signal<ReadonlyMap<Channel, Line>>(new Map());
-  private readonly heardMs = signal<number | undefined>(undefined);
+  private readonly lastReadMs = signal<number | undefined>(undefined);
   readonly silentSinceMs = computed(() => {
-    const heard = this.heardMs();
+    const heard = this.lastReadMs();
     return heard !== undefined && this.time.now() - heard > SILENT_AFTER_MS ? heard : undefined;
   });
   /** Readings that no instrument in order could have shown; they are passed over. */
@@ -81,8 +58,7 @@ export class Instruments {
       : measuredAir(chamber.value, gauge.value + view.cook.atmosphereKPa);
   });
 
-  private source: EventSource | undefined;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private stream: Subscription | undefined;
   private waiting: Line[] = [];
   private recent: Shown[] = [];
   /** Read and not yet in the record; each knows its cook, whoever is connected by then. */
@@ -96,20 +72,20 @@ export class Instruments {
     effect(() => {
       const now = this.time.now();
       untracked(() => {
-        this.release(now);
+        this.showDue(now);
       });
     });
     inject(DestroyRef).onDestroy(() => {
-      this.hangUp();
+      this.endStream();
     });
   }
 
   connect(connection: Connection): void {
     // What the instrument before has read belongs to its own cook.
     void this.keep(true);
-    this.hangUp();
+    this.endStream();
     this.latest.set(new Map());
-    this.heardMs.set(undefined);
+    this.lastReadMs.set(undefined);
     this.faulty.set(0);
     this.connection.set(connection);
     sessionStorage.setItem(STORED, JSON.stringify(connection));
@@ -118,11 +94,11 @@ export class Instruments {
 
   disconnect(): void {
     void this.keep(true);
-    this.hangUp();
+    this.endStream();
     sessionStorage.removeItem(STORED);
     this.connection.set(undefined);
     this.latest.set(new Map());
-    this.heardMs.set(undefined);
+    this.lastReadMs.set(undefined);
   }
 
   /** After a reload: the same instrument for the same cook. */
@@ -151,81 +127,41 @@ export class Instruments {
     if (view === undefined) {
       return;
     }
-    const source = new EventSource(
-      connection.kind === 'logger' ? '/instruments/readings' : addressOf(view, connection),
-    );
-    this.source = source;
-    source.onmessage = (event: MessageEvent<string>) => {
-      this.hear(event.data, connection, view);
-    };
-    source.onerror = () => {
-      // The browser would ask again for what was before; what was not heard is lost.
-      source.close();
-      this.retry = setTimeout(() => {
-        this.open(connection);
-      }, RETRY_MS);
-    };
+    this.stream = eventStream(() =>
+      connection.kind === 'logger' ? '/instruments/readings' : addressOf(view, connection, this.clock.now()),
+    ).subscribe((text) => {
+      this.receive(connection.kind === 'logger' ? linesOfLogger(text) : linesOfStandIn(text, view));
+    });
   }
 
-  private hear(text: string, connection: Connection, view: CookView): void {
-    let data: unknown;
-    try {
-      data = JSON.parse(text);
-    } catch {
-      return;
-    }
-    if (connection.kind === 'logger') {
-      const parsed = OutsideReadings.safeParse(data);
-      if (parsed.success) {
-        this.take(
-          parsed.data.readings.flatMap((r) =>
-            // A scale speaks to whoever weighs, not to the cook.
-            r.channel === 'scaleG' ? [] : [{ atMs: Date.parse(r.at), channel: r.channel, value: r.value }],
-          ),
-        );
-      }
-      return;
-    }
-    const parsed = StandInReading.safeParse(data);
-    if (!parsed.success) {
-      return;
-    }
-    const { second, gaugeKPa, chamberC, coreC } = parsed.data;
-    const atMs = (view.state.lidOnMs ?? 0) + second * 1000;
-    this.take([
-      { atMs, channel: 'gaugeKPa', value: gaugeKPa },
-      { atMs, channel: 'chamberC', value: chamberC },
-      ...(coreC === undefined ? [] : [{ atMs, channel: 'coreC' as const, value: coreC }]),
-    ]);
-  }
-
-  private take(lines: readonly Line[]): void {
+  /** Puts aside what no instrument in order could have shown, and shows the rest when it is due. */
+  private receive(lines: readonly Line[]): void {
     const sound = lines.filter((l) => isPlausible(l.channel, l.value));
     if (sound.length < lines.length) {
       this.faulty.update((n) => n + lines.length - sound.length);
     }
     this.waiting.push(...sound);
     this.waiting.splice(0, Math.max(0, this.waiting.length - MOST_WAITING));
-    this.release(this.clock.now());
+    this.showDue(this.clock.now());
   }
 
   /** Shows and keeps what is due by now, in time. */
-  private release(nowMs: number): void {
+  private showDue(nowMs: number): void {
     const due = this.waiting.filter((l) => l.atMs <= nowMs).sort((a, b) => a.atMs - b.atMs);
     if (due.length > 0) {
       this.waiting = this.waiting.filter((l) => l.atMs > nowMs);
       const latest = new Map(this.latest());
       due.forEach((line) => latest.set(line.channel, line));
       this.latest.set(latest);
-      this.heardMs.set(due[due.length - 1]!.atMs);
+      this.lastReadMs.set(due[due.length - 1]!.atMs);
       this.unkept.push(...this.asUnkept(due));
-      this.remember(due);
+      this.keepRecent(due);
     }
     void this.keep(false);
-    this.step();
+    this.takeStepShown();
   }
 
-  private remember(lines: readonly Line[]): void {
+  private keepRecent(lines: readonly Line[]): void {
     for (const line of lines) {
       const last = this.recent[this.recent.length - 1];
       const base = last?.atMs === line.atMs ? this.recent.pop() : last;
@@ -242,7 +178,7 @@ export class Instruments {
   }
 
   /** The next step that the instruments show; one at a time, since each changes what is asked next. */
-  private step(): void {
+  private takeStepShown(): void {
     const view = this.view();
     if (view === undefined || this.recent.length === 0) {
       return;
@@ -293,7 +229,7 @@ export class Instruments {
     }
     this.keeping = true;
     const lines = this.unkept.slice(0, MOST_AT_ONCE);
-    const outcome = await this.journal.keepReadings(asEntries(lines));
+    const outcome = await this.journal.keepReadings(entriesOf(lines));
     this.keeping = false;
     // What is refused once would be refused again; what could not be saved waits for the next minute.
     this.unkept.splice(
@@ -303,38 +239,18 @@ export class Instruments {
     this.keptMs = last.atMs;
   }
 
-  private hangUp(): void {
-    clearTimeout(this.retry);
-    this.source?.close();
-    this.source = undefined;
+  private endStream(): void {
+    this.stream?.unsubscribe();
+    this.stream = undefined;
     this.waiting = [];
     this.recent = [];
     this.steppedFrom = undefined;
   }
 }
 
-/** One entry for each cook and channel, of at most so many readings. */
-function asEntries(lines: readonly Unkept[]): Said[] {
-  const groups = groupBy(lines, (l) => `${l.cookId} ${l.channel}`);
-  return [...groups.values()].flatMap((own) =>
-    Array.from({ length: Math.ceil(own.length / MOST_TO_AN_ENTRY) }, (_, i): Said => {
-      const part = own.slice(i * MOST_TO_AN_ENTRY, (i + 1) * MOST_TO_AN_ENTRY);
-      const { atMs: startMs, cookId, channel, source } = part[0]!;
-      return {
-        kind: 'logged',
-        cookId,
-        channel,
-        source,
-        at: new Date(startMs).toISOString(),
-        readings: part.map((l) => [Math.round((l.atMs - startMs) / 1000), l.value]),
-      };
-    }),
-  );
-}
-
-function addressOf(view: CookView, { fault, pace }: Connection): string {
+function addressOf(view: CookView, { fault, pace }: Connection, nowMs: number): string {
   const { cook, state } = view;
-  const since = Math.max(0, Math.floor((Date.now() - (state.lidOnMs ?? Date.now())) / 1000));
+  const since = Math.max(0, Math.floor((nowMs - (state.lidOnMs ?? nowMs)) / 1000));
   const query = new URLSearchParams({
     gaugeKPa: String(cook.gaugeKPa),
     atmosphereKPa: String(cook.atmosphereKPa),

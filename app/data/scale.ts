@@ -1,5 +1,9 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { OutsideReadings } from '../../core/index';
+import type { Subscription } from 'rxjs';
+import { OutsideReadings, StandInScale } from '../../core/index';
+import { eventStream } from './event-stream';
+import { jsonOf } from './instrument-lines';
+import { SteadyClock } from './steady-clock';
 import { Time } from './time';
 
 /** Older than this, what a scale showed is no longer what lies on it. */
@@ -9,10 +13,11 @@ const FRESH_MS = 10_000;
 @Injectable({ providedIn: 'root' })
 export class Scale {
   private readonly time = inject(Time);
+  private readonly clock = inject(SteadyClock);
   private readonly shown = signal<
     { readonly grams: number; readonly steady: boolean; readonly atMs: number } | undefined
   >(undefined);
-  private source: EventSource | undefined;
+  private stream: Subscription | undefined;
 
   readonly isOn = signal(false);
   /** What lies on it now; undefined while it is silent. */
@@ -25,39 +30,36 @@ export class Scale {
   listen(pretendG?: number): void {
     this.stop();
     this.isOn.set(true);
-    const source = new EventSource(
-      pretendG === undefined ? '/instruments/readings' : `/instruments/scale?grams=${Math.round(pretendG)}`,
-    );
-    this.source = source;
-    source.onmessage = (event: MessageEvent<string>) => {
-      this.hear(event.data, pretendG !== undefined);
-    };
+    const pretends = pretendG !== undefined;
+    this.stream = eventStream(() =>
+      pretends ? `/instruments/scale?grams=${Math.round(pretendG)}` : '/instruments/readings',
+    ).subscribe((text) => {
+      this.receive(jsonOf(text), pretends);
+    });
   }
 
   stop(): void {
-    this.source?.close();
-    this.source = undefined;
+    this.stream?.unsubscribe();
+    this.stream = undefined;
     this.isOn.set(false);
     this.shown.set(undefined);
   }
 
-  private hear(text: string, pretended: boolean): void {
-    try {
-      const data: unknown = JSON.parse(text);
-      if (pretended) {
-        const { grams, steady } = data as { grams: number; steady: boolean };
-        this.shown.set({ grams, steady, atMs: Date.now() });
-        return;
+  private receive(data: unknown, pretended: boolean): void {
+    if (pretended) {
+      const parsed = StandInScale.safeParse(data);
+      if (parsed.success) {
+        const { grams, steady } = parsed.data;
+        this.shown.set({ grams, steady, atMs: this.clock.now() });
       }
-      const parsed = OutsideReadings.safeParse(data);
-      const last = parsed.success
-        ? parsed.data.readings.filter((r) => r.channel === 'scaleG').at(-1)
-        : undefined;
-      if (last !== undefined) {
-        this.shown.set({ grams: last.value, steady: true, atMs: Date.now() });
-      }
-    } catch {
-      // A line that cannot be read is passed over; the next one comes.
+      return;
+    }
+    const parsed = OutsideReadings.safeParse(data);
+    const last = parsed.success
+      ? parsed.data.readings.filter((r) => r.channel === 'scaleG').at(-1)
+      : undefined;
+    if (last !== undefined) {
+      this.shown.set({ grams: last.value, steady: true, atMs: this.clock.now() });
     }
   }
 }

@@ -36,6 +36,9 @@ export const StandInReading = z.object({
 });
 export type StandInReading = z.infer<typeof StandInReading>;
 
+/** One line of the pretended scale: what lies on it, and whether it has settled. */
+export const StandInScale = z.object({ grams: z.number().min(0).max(1e6), steady: z.boolean() });
+
 const STEP_S = 10;
 const MINUTE_STEPS = 60 / STEP_S;
 const COOLING_MIN = 120;

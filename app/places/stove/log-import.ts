@@ -1,18 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import {
-  MINUTE_MS,
-  MOST_CSV_BYTES,
-  parseReadingsCsv,
-  type Channel,
-  type CookView,
-  type LoggedCurve,
-} from '../../../core/index';
+import { MINUTE_MS, MOST_CSV_BYTES, parseReadingsCsv, type Channel, type CookView } from '../../../core/index';
 import { messageOf } from '../../data/message-of';
-import { Journal, type Said } from '../../data/journal/journal';
-
-const MOST_TO_AN_ENTRY = 1000;
-/** An entry counts its readings in seconds from its own beginning; its schema allows two days. */
-const MOST_MINUTES_TO_AN_ENTRY = 2 * 24 * 60;
+import { Journal } from '../../data/journal/journal';
+import { entriesOf } from '../../data/readings-to-keep';
 
 /** Brings in a logger's file of time and temperature. */
 @Component({
@@ -81,17 +71,15 @@ export class LogImport {
       const curve = parseReadingsCsv(await file.text());
       const atMs = curve.startMs ?? startMs;
       const channel: Channel = where === 'chamberC' ? 'chamberC' : 'coreC';
-      const saids = stretchesOf(curve.points).map((part): Said => {
-        const first = part[0]!.minutes;
-        return {
-          kind: 'logged',
-          cookId: this.view().cook.id,
+      const saids = entriesOf(
+        curve.points.map((p) => ({
+          atMs: atMs + p.minutes * MINUTE_MS,
           channel,
+          value: Math.round(p.celsius * 10) / 10,
+          cookId: this.view().cook.id,
           source: file.name.slice(0, 60),
-          at: new Date(atMs + first * MINUTE_MS).toISOString(),
-          readings: part.map((p) => [Math.round((p.minutes - first) * 60), Math.round(p.celsius * 10) / 10]),
-        };
-      });
+        })),
+      );
       // All of the file or none of it.
       if (!(await this.journal.sayAll(saids))) {
         return;
@@ -103,22 +91,4 @@ export class LogImport {
     }
     box.value = '';
   }
-}
-
-/** The file in pieces that an entry may hold: so many readings, over so long. */
-function stretchesOf(points: LoggedCurve['points']): LoggedCurve['points'][] {
-  const parts: LoggedCurve['points'][number][][] = [];
-  for (const point of points) {
-    const last = parts[parts.length - 1];
-    const isFull =
-      last === undefined ||
-      last.length >= MOST_TO_AN_ENTRY ||
-      point.minutes - last[0]!.minutes > MOST_MINUTES_TO_AN_ENTRY;
-    if (isFull) {
-      parts.push([point]);
-    } else {
-      last.push(point);
-    }
-  }
-  return parts;
 }
