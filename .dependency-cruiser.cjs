@@ -59,9 +59,9 @@ module.exports = {
       to: { path: '^app/(pieces|shell)/' },
     },
     {
-      name: 'dexie-in-the-journal',
+      name: 'dexie-in-the-store',
       severity: 'error',
-      from: { path: '^app/', pathNot: '^app/data/journal/' },
+      from: { path: '^app/', pathNot: '^app/data/(store|journal)/' },
       to: { path: 'node_modules/dexie/' },
     },
     {
@@ -70,10 +70,11 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^app/',
-        pathNot: '(^app/data/journal/|^app/testing/|\\.spec\\.ts$|^app/workers/archive\\.worker\\.ts$)',
+        pathNot:
+          '(^app/data/(store|journal)/|^app/testing/|\\.spec\\.ts$|^app/workers/archive\\.worker\\.ts$)',
       },
       to: {
-        path: '^app/data/journal/(database|house-db|writer|bring-in|take-out|settle)\\.ts$',
+        path: '^app/data/(store/(database|house-db)|journal/(writer|bring-in|take-out|settle))\\.ts$',
         dependencyTypesNot: ['type-only'],
       },
     },

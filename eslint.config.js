@@ -12,6 +12,7 @@ export default tseslint.config(
       'playwright-report/',
       'karma.conf.cjs',
       '.dependency-cruiser.cjs',
+      '.dependency-cruiser.folders.cjs',
     ],
   },
   {

@@ -1,7 +1,7 @@
-export { DAY_MS, HOUR_MS, MINUTE_MS } from './time.js';
+export { DAY_MS, HOUR_MS, MINUTE_MS } from './base/time.js';
 
 // lists
-export { groupBy, push } from './collections.js';
+export { groupBy, push } from './base/collections.js';
 
 // quantity
 export { convert, type ConvertOptions } from './quantity/convert.js';
@@ -18,7 +18,7 @@ export { parseNumber, parseWithin } from './quantity/parse-number.js';
 export { UNITS, type UnitName } from './quantity/units.js';
 
 // errors
-export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule } from './errors.js';
+export { CoreError, UnitError, requireWithin, type CoreErrorCode, type RangeRule } from './base/errors.js';
 
 // material, formula
 export { dryDown, type DryDown } from './material/dry-down.js';
@@ -199,7 +199,14 @@ export { chamberProfile, profileUntil, type ChamberProfile } from './cook/chambe
 export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from './cook/cook-heat.js';
 export { browningOf } from './cook/browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './cook/day-plan.js';
-export { FAULTS, StandInReading, StandInScale, standInCook, type Fault, type StandInCook } from './cook/stand-in.js';
+export {
+  FAULTS,
+  StandInReading,
+  StandInScale,
+  standInCook,
+  type Fault,
+  type StandInCook,
+} from './cook/stand-in.js';
 export { stepShown, type Shown } from './cook/instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook/cook-state.js';
 export { isPlausible } from './cook/channel-limits.js';
@@ -233,7 +240,7 @@ export { shippedAppliances } from './cook/shipped-appliances.js';
 
 // culture, growth, yield
 export { usualDoseMl, usualSpawnG } from './culture/dose.js';
-export { isCulture } from './culture/is-culture.js';
+export { isCulture } from './house/is-culture.js';
 export { shippedSpecies } from './culture/shipped-species.js';
 export { dayOfFraction, expectedFraction, fitColonization } from './growth/fit-colonization.js';
 export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from './growth/fit-colonization.js';
@@ -310,19 +317,20 @@ export {
   type Mark,
   type VesselPhase,
   type VesselState,
-} from './record/vessel-state.js';
+} from './house/derive/vessel-state.js';
 
 // house, plan
-export { EMPTY_HOUSE, buildHouse } from './house/build-house.js';
+export { EMPTY_HOUSE, buildHouse } from './house/derive/build-house.js';
 export { forecastVessel } from './house/derive/forecast.js';
 export type { LiveRecords, NewRows } from './house/derive/records-with.js';
-export { HouseInMaking } from './house/house-in-making.js';
-export { withRows } from './house/with-rows.js';
+export { HouseInMaking } from './house/derive/house-in-making.js';
+export { withRows } from './house/derive/with-rows.js';
 export { checkEntry } from './house/check-entry.js';
 export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './house/consequences.js';
 export { fedBy } from './house/fed-by.js';
+export { frontOf } from './house/front.js';
 export { historyLine, historyOf, type HistoryLine, type HistorySubject } from './house/history.js';
-export type { BatchView, CookView, House, Trouble, VesselView } from './house/house.js';
+export type { BatchView, CookView, House, Trouble, VesselView } from './house/derive/house.js';
 export { defaultHousehold, shippedDefinitions } from './house/shipped-definitions.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './house/make.js';
 export { nextNumber } from './house/next-number.js';

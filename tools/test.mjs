@@ -21,6 +21,11 @@ const STATIC = [
     'dependency-cruiser/bin/dependency-cruise.mjs',
     ['--config', '.dependency-cruiser.cjs', 'core', 'app', 'server', 'e2e'],
   ],
+  [
+    'no circle between folders',
+    'dependency-cruiser/bin/dependency-cruise.mjs',
+    ['--config', '.dependency-cruiser.folders.cjs', 'core', 'app', 'server'],
+  ],
 ];
 
 /** Far from each other and from UTC, so that a hidden local time shows. */

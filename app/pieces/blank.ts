@@ -9,7 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { parseNumber } from '../../core/index';
-import { messageOf } from '../data/message-of';
+import { messageOf } from '../data/words/message-of';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
 @Component({

@@ -12,7 +12,7 @@ import {
   type CookView,
   type HeatBand,
 } from '../../core/index';
-import { COOK_WORDS } from '../data/words';
+import { COOK_WORDS } from '../data/words/words';
 import { Chart } from './chart';
 import { colorsOf, type ChartColors } from './chart-colors';
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Fate, VesselView } from '../../core/index';
 import { Journal } from '../data/journal/journal';
-import { FATE_WORDS } from '../data/words';
+import { FATE_WORDS } from '../data/words/words';
 
 type Phase = VesselView['state']['phase'];
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Likely } from '../../core/index';
-import { likelyWords } from '../data/heat-words';
+import { likelyWords } from '../data/words/heat-words';
 
 /** The bar runs from a tenth of a minute to two hundred, each tenfold as wide. */
 const LEAST = 0.1;

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import { labelContent, type BatchView } from '../../core/index';
-import { messageOf } from '../data/message-of';
-import { download } from '../data/download';
-import { HouseStore } from '../data/house-store';
-import { WHICH_HOUSE } from '../data/which-house';
+import { messageOf } from '../data/words/message-of';
+import { download } from '../data/store/download';
+import { HouseStore } from '../data/store/house-store';
+import { WHICH_HOUSE } from '../data/store/which-house';
 import { LABEL_SHEETS } from '../workers/label-sheets';
 import { LabelsWorker } from '../workers/labels-client';
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { RunLineModel } from '../data/run-line-model';
+import type { RunLineModel } from '../data/views/run-line-model';
 
 /** What happened to a batch, what is expected, and now, on one line. */
 @Component({

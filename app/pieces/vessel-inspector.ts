@@ -25,13 +25,13 @@ import {
   type Place,
   type VesselView,
 } from '../../core/index';
-import { messageOf } from '../data/message-of';
-import { photoFrom } from '../data/photo';
-import { PhotoStore } from '../data/photo-store';
+import { messageOf } from '../data/words/message-of';
+import { photoFrom } from '../data/devices/photo';
+import { PhotoStore } from '../data/store/photo-store';
 import { Journal } from '../data/journal/journal';
-import { Time } from '../data/time';
-import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, rangeWords } from '../data/words';
-import { Keys } from '../shell/keys';
+import { Time } from '../data/clock/time';
+import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, rangeWords } from '../data/words/words';
+import { Keys } from '../data/devices/keys';
 import { FateList } from './fate-list';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';

@@ -10,7 +10,7 @@ import {
 import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
-import { WHICH_HOUSE } from '../data/which-house';
+import { WHICH_HOUSE } from '../data/store/which-house';
 import { FaultHandler } from './fault-handler';
 import { provideIcons } from './provide-icons';
 import { routes } from './routes';

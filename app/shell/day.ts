@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { RouterLink } from '@angular/router';
 
-import type { WordedDue } from '../data/due-words';
-import { Time } from '../data/time';
-import { shortTime } from '../data/words';
-import { PLACES } from '../data/places';
+import type { WordedDue } from '../data/words/due-words';
+import { Time } from '../data/clock/time';
+import { shortTime } from '../data/words/words';
+import { PLACES } from '../data/views/places';
 
 /** The day and the days after, grouped by place. */
 @Component({

@@ -1,6 +1,6 @@
 import { ErrorHandler, Injectable, inject } from '@angular/core';
-import { messageOf } from '../data/message-of';
-import { Notices } from '../data/notices';
+import { messageOf } from '../data/words/message-of';
+import { Notices } from '../data/store/notices';
 
 /** A part of a page that fails says so, beside the rest that goes on; the console keeps where it was. */
 @Injectable()

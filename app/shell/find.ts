@@ -3,10 +3,10 @@ import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/materia
 import { Router } from '@angular/router';
 import MiniSearch from 'minisearch';
 import type { House } from '../../core/index';
-import { HouseStore } from '../data/house-store';
-import { openedIn } from '../data/opened';
-import { placeOf } from '../data/place-of';
-import { PLACES } from '../data/places';
+import { HouseStore } from '../data/store/house-store';
+import { openedIn } from '../data/views/opened';
+import { placeOf } from '../data/views/place-of';
+import { PLACES } from '../data/views/places';
 
 interface Hit {
   readonly id: string;

@@ -1,12 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { provideServiceWorker } from '@angular/service-worker';
 import { Router } from '@angular/router';
-import { Notices } from '../data/notices';
+import { Notices } from '../data/store/notices';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { FaultHandler } from './fault-handler';
 import { Frame } from './frame';
-import { Night } from './night';
+import { Night } from '../data/devices/night';
 import { OpenCode } from './open-code';
 
 const worker = provideServiceWorker('none.js', { enabled: false });

@@ -14,18 +14,18 @@ import { SwUpdate } from '@angular/service-worker';
 import { format, startOfDay } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
 import { DAY_MS, MINUTE_MS, dueItems, durationWords, isLate } from '../../core/index';
-import { SteadyClock } from '../data/steady-clock';
+import { SteadyClock } from '../data/clock/steady-clock';
 import { ArchiveWorker } from '../workers/archive-client';
-import { worded } from '../data/due-words';
-import { HouseStore } from '../data/house-store';
-import { Notices, type Notice } from '../data/notices';
+import { worded } from '../data/words/due-words';
+import { HouseStore } from '../data/store/house-store';
+import { Notices, type Notice } from '../data/store/notices';
 import { Journal } from '../data/journal/journal';
-import { Time } from '../data/time';
-import { WHICH_HOUSE } from '../data/which-house';
-import { shortTime } from '../data/words';
+import { Time } from '../data/clock/time';
+import { WHICH_HOUSE } from '../data/store/which-house';
+import { shortTime } from '../data/words/words';
 import { Emblem } from '../pieces/emblem';
-import { Keys } from './keys';
-import { PLACES } from '../data/places';
+import { Keys } from '../data/devices/keys';
+import { PLACES } from '../data/views/places';
 import { Today } from './today';
 
 /** The rim, the places, the Today line, and the place that is open. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
-import { Keys } from './keys';
+import { Keys } from '../data/devices/keys';
 
 @Component({
   selector: 'nw-key-list',

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { HouseStore } from '../data/house-store';
-import { namesakesOf, openedIn, type Opened } from '../data/opened';
-import { placeOf } from '../data/place-of';
+import { HouseStore } from '../data/store/house-store';
+import { namesakesOf, openedIn, type Opened } from '../data/views/opened';
+import { placeOf } from '../data/views/place-of';
 import { Plaque } from '../pieces/plaque';
 
 /**

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { HouseStore } from '../data/house-store';
-import { Night } from './night';
+import { HouseStore } from '../data/store/house-store';
+import { Night } from '../data/devices/night';
 
 @Component({
   selector: 'nw-root',

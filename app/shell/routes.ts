@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { Router, type CanActivateFn, type Routes } from '@angular/router';
-import { HouseStore } from '../data/house-store';
-import { WHICH_HOUSE } from '../data/which-house';
+import { HouseStore } from '../data/store/house-store';
+import { WHICH_HOUSE } from '../data/store/which-house';
 
 /** A house without its first facts is asked for them; the made-up one is laid out instead. */
 const furnished: CanActivateFn = async () => {
@@ -74,7 +74,7 @@ export const routes: Routes = [
       {
         path: 'stove/cook/:cook',
         title: 'Record of a cook · Nailwort',
-        loadComponent: () => import('../places/stove/cook-record').then((m) => m.CookRecord),
+        loadComponent: () => import('../places/stove/cook/cook-record').then((m) => m.CookRecord),
       },
       {
         path: 'box',

@@ -1,14 +1,14 @@
 import { TestBed } from '@angular/core/testing';
 import { hollinRow, type House } from '../../core/index';
 import { buildHouse } from '../../core/index';
-import { namesakesOf, openedIn } from '../data/opened';
-import { placeOf } from '../data/place-of';
+import { namesakesOf, openedIn } from '../data/views/opened';
+import { placeOf } from '../data/views/place-of';
 import { furnishedHouse, until } from '../testing/house';
 import { Definitions } from '../data/journal/definitions';
-import { houseAt } from '../data/which-house';
-import { entryWords, pressureWords, rangeWords, shortTime } from '../data/words';
-import { runLineOf } from '../data/run-line-model';
-import { Keys } from './keys';
+import { houseAt } from '../data/store/which-house';
+import { entryWords, pressureWords, rangeWords, shortTime } from '../data/words/words';
+import { runLineOf } from '../data/views/run-line-model';
+import { Keys } from '../data/devices/keys';
 
 const NOW = new Date(2026, 10, 25, 13, 48).getTime();
 const MIDNIGHT = new Date(2026, 10, 25).getTime();

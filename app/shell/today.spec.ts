@@ -3,13 +3,13 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { dueItems, isLate } from '../../core/index';
-import { worded } from '../data/due-words';
+import { worded } from '../data/words/due-words';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { Day } from './day';
 import { Find } from './find';
 import { KeyList } from './key-list';
-import { Keys } from './keys';
+import { Keys } from '../data/devices/keys';
 import { Today } from './today';
 
 describe('the Today line', () => {

@@ -15,12 +15,12 @@ import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { endOfDay } from 'date-fns';
 import { isCorrection } from '../../core/index';
-import type { WordedDue } from '../data/due-words';
-import { HouseStore } from '../data/house-store';
+import type { WordedDue } from '../data/words/due-words';
+import { HouseStore } from '../data/store/house-store';
 import { Journal } from '../data/journal/journal';
-import { Time } from '../data/time';
-import { entryWords, shortTime } from '../data/words';
-import { PLACES } from '../data/places';
+import { Time } from '../data/clock/time';
+import { entryWords, shortTime } from '../data/words/words';
+import { PLACES } from '../data/views/places';
 
 /** What is due, in whole words, and the last entry with its undo. */
 @Component({

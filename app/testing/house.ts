@@ -11,18 +11,18 @@ import { provideRouter, type Routes } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { filter, firstValueFrom } from 'rxjs';
 import { defaultHousehold, hollinRow, shippedDefinitions, type House, type Records } from '../../core/index';
-import { HouseStore } from '../data/house-store';
-import { HOUSE_DB } from '../data/journal/database';
+import { HouseStore } from '../data/store/house-store';
+import { HOUSE_DB } from '../data/store/database';
 import { Definitions } from '../data/journal/definitions';
-import { HouseDb, type LiveTable } from '../data/journal/house-db';
+import { HouseDb, type LiveTable } from '../data/store/house-db';
 import { Journal } from '../data/journal/journal';
-import { HouseReads } from '../data/journal/reads';
+import { HouseReads } from '../data/store/reads';
 import { Writer } from '../data/journal/writer';
-import { Notices } from '../data/notices';
-import { SteadyClock } from '../data/steady-clock';
-import { Time } from '../data/time';
+import { Notices } from '../data/store/notices';
+import { SteadyClock } from '../data/clock/steady-clock';
+import { Time } from '../data/clock/time';
 import { provideIcons } from '../shell/provide-icons';
-import { WHICH_HOUSE, houseAt } from '../data/which-house';
+import { WHICH_HOUSE, houseAt } from '../data/store/which-house';
 
 let made = 0;
 

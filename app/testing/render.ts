@@ -1,8 +1,8 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { HOUSE_DB } from '../data/journal/database';
-import { HouseStore } from '../data/house-store';
-import { Time } from '../data/time';
+import { HOUSE_DB } from '../data/store/database';
+import { HouseStore } from '../data/store/house-store';
+import { Time } from '../data/clock/time';
 
 /** A rendered part, worked as a person works it: by the words that are to be seen. */
 export interface Rendered<T> {

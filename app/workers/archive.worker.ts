@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
 import { openArchive, type ByteSource } from '../../core/index';
 import { bringIn } from '../data/journal/bring-in';
-import { HouseDb } from '../data/journal/house-db';
+import { HouseDb } from '../data/store/house-db';
 import { takeOut, takeOutCsv } from '../data/journal/take-out';
-import { messageOf } from '../data/message-of';
+import { messageOf } from '../data/words/message-of';
 import type { Answer, ArchiveApi, Progress } from './archive-protocol';
 
 /** Checking takes about as long as keeping. */

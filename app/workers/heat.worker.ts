@@ -10,7 +10,7 @@ import {
   type Observation,
   type Run,
 } from '../../core/index';
-import { messageOf } from '../data/message-of';
+import { messageOf } from '../data/words/message-of';
 
 /** What is asked, the same for every work: the same seed gives the same answer. */
 export interface HeatQuestion {

@@ -1,6 +1,6 @@
 import pdfmake from 'pdfmake/build/pdfmake.js';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
-import { messageOf } from '../data/message-of';
+import { messageOf } from '../data/words/message-of';
 
 /** Addresses of the regular and bold .woff of this app. */
 export interface PdfFonts {

@@ -6,7 +6,7 @@ import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep 
 import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** Fewer readings were typed now and then: they say how it was at that moment, not how it went. */
 const LEAST_LOG = 10;

@@ -7,7 +7,7 @@ import { cookState, type CookState } from './cook-state.js';
 import { chamberProfile } from './chamber-profile.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
 import { asProfile, readingsOf, stretches } from './measured.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** What is known of one cook, as its view keeps it. */
 export interface CookFacts {

@@ -1,8 +1,8 @@
-import { groupBy } from '../collections.js';
+import { groupBy } from '../base/collections.js';
 import type { Cook } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { CookStep } from '../record/entry.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 export type CookPhase =
   'loaded' | 'heating' | 'venting' | 'comingUp' | 'holding' | 'lost' | 'cooling' | 'opened' | 'ended';

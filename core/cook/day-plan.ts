@@ -1,4 +1,4 @@
-import { CoreError } from '../errors.js';
+import { CoreError } from '../base/errors.js';
 import type { Appliance, Household } from '../record/definitions.js';
 import type { Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';

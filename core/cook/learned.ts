@@ -2,7 +2,7 @@ import { coolingRateOf } from '../heat/cooling.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import type { CookFacts } from './cook-heat.js';
 import { asProfile, readingsOf } from './measured.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** What this very cooker has shown. Factors on what is estimated from energy; absent until something was measured. */
 export interface Learned {

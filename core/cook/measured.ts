@@ -2,7 +2,7 @@ import type { ProfilePoint } from '../heat/lethality.js';
 import type { FactOf } from '../record/effective.js';
 import type { Channel } from '../record/entry.js';
 import { isPlausible } from './channel-limits.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** One reading, on the clock of the wall. */
 export interface Reading {

@@ -1,6 +1,6 @@
 import { convert } from '../quantity/convert.js';
 import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
-import { CoreError } from '../errors.js';
+import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';

@@ -3,7 +3,7 @@ import { excessAfter } from '../heat/cooling.js';
 import { runHeat, type Run } from '../heat/band/run-heat.js';
 import { MIDDLING, type ThermalLoad } from '../heat/band/uncertain-load.js';
 import type { ProfilePoint } from '../heat/lethality.js';
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import type { Random } from '../record/new-id.js';
 import { vesselAir } from '../steam/air.js';
 import { saturationPressure, saturationTemperature } from '../steam/saturation.js';

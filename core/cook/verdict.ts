@@ -1,7 +1,7 @@
 import type { Cook } from '../record/batch.js';
 import type { Proof } from '../record/entry.js';
 import type { CookState } from './cook-state.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 export type VerdictWord = 'proved' | 'by-time' | 'not-sterile' | 'void' | 'open';
 

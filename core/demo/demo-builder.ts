@@ -4,7 +4,7 @@ import { resolveFormula } from '../formula/resolve.js';
 import { scaleFormula } from '../formula/scale.js';
 import { adviseTreatment } from '../formula/treatment.js';
 import { withSchool } from '../formula/with-school.js';
-import { buildHouse } from '../house/build-house.js';
+import { buildHouse } from '../house/derive/build-house.js';
 import { checkEntry } from '../house/check-entry.js';
 import { makeBatch, makeCook, receiveCulture, type NewBatch } from '../house/make.js';
 import type { Household } from '../record/definitions.js';
@@ -12,7 +12,7 @@ import type { Contaminant, CookStep, Entry } from '../record/entry.js';
 import type { CookId, EntryId, VesselId } from '../record/ids.js';
 import { newId, seededRandom } from '../record/new-id.js';
 import type { Records } from '../record/tables.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
 /** What an entry says, without its time and identity. */

@@ -2,7 +2,7 @@ import type { Household, Isolate, Material } from '../record/definitions.js';
 import type { Records } from '../record/tables.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
-import { DAY_MS, HOUR_MS, MINUTE_MS } from '../time.js';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 
 /**
  * Hollin Row, an invented household with about five months of history, laid out relative to the day it is

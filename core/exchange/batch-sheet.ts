@@ -1,7 +1,7 @@
 import type { CookPlan } from '../cook/programme.js';
 import { stepsOf, takesUpWater } from '../formula/hydration.js';
 import { adviseTreatment } from '../formula/treatment.js';
-import type { BatchView } from '../house/house.js';
+import type { BatchView } from '../house/derive/house.js';
 import { kitchenOf } from '../material/kitchen-of.js';
 import { durationWords, formatNumber } from '../quantity/format.js';
 import { isDissolved } from '../record/definitions.js';

@@ -1,4 +1,4 @@
-import type { VesselView } from '../house/house.js';
+import type { VesselView } from '../house/derive/house.js';
 
 /** What stands on a label. All of it is plain text from the records. */
 export interface LabelContent {

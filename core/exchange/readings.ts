@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
-import { CoreError } from '../errors.js';
+import { CoreError } from '../base/errors.js';
 import { isPlausible } from '../cook/channel-limits.js';
 import { Channel } from '../record/entry.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** What a logger may send: the documented way in for any instrument. */
 export const OutsideReadings = z.strictObject({

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { VesselType } from '../record/definitions.js';
 

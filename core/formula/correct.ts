@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 import { percentWords } from '../quantity/format.js';
 
 const FRACTION = { min: 0, max: 0.99, unit: ' %', shownTimes: 100 } as const;

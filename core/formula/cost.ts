@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import type { Household, VesselType } from '../record/definitions.js';
 import type { ScaledFormula } from './scaled-formula.js';
 

@@ -1,7 +1,7 @@
 import type { BatchPlan, Treatment } from '../record/batch.js';
 import type { HydrationMethod, VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
-import { MINUTE_MS } from '../time.js';
+import { MINUTE_MS } from '../base/time.js';
 
 /** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
 export interface HydrationPlan {

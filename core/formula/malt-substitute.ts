@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 /** One school's factor from dried to liquid malt. Common practice, no source. */
 const SCHOOL_FACTOR = 1.5;

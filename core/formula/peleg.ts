@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 /**
  * Peleg's two-parameter uptake: M(t) = M0 + t/(k1 + k2 t), all on dry basis (water ÷ dry matter), one temperature.

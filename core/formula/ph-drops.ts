@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 export interface PhReading {
   readonly ph: number;

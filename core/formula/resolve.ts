@@ -1,4 +1,4 @@
-import { CoreError } from '../errors.js';
+import { CoreError } from '../base/errors.js';
 import { asMeasured } from '../material/effective.js';
 import type { Formula, Material, ResolvedFormula } from '../record/definitions.js';
 

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import { roundToStep } from '../quantity/format.js';
 import type { DissolvedFormula, Material } from '../record/definitions.js';
 import { isSugar } from '../material/is-sugar.js';

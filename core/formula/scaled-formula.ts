@@ -1,4 +1,4 @@
-import type { RangeRule } from '../errors.js';
+import type { RangeRule } from '../base/errors.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { Material, VesselType } from '../record/definitions.js';
 

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import type { HydrationMethod, Material } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import { moistureOf } from '../material/effective.js';

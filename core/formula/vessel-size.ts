@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import type { Stage, VesselType } from '../record/definitions.js';
 
 const MM3_PER_ML = 1000;

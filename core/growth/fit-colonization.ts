@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 
 export interface ColonizationMark {
   /** Days since inoculation. */

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 import type { ProfilePoint } from './lethality.js';
 
 /** Natural convection in air: loss grows with ΔT^1.25 (laminar vertical surfaces, standard heat-transfer texts). */

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 import { cappedAt } from './conduction/cap.js';
 import { respond } from './conduction/respond.js';
 import { prepareLoad, type LoadInput } from './conduction/simulate-load.js';

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 /** Reference of F0: 121.1 °C and z = 10 °C (ISO 17665:2024, USP). Ph. Eur. 5.1.5 takes 121 °C. */
 const REFERENCE_C = 121.1;

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import { bodyOf, type Shape } from './conduction/body.js';
 import { respond } from './conduction/respond.js';
 import type { ProfilePoint } from './lethality.js';

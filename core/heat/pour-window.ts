@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 import { NATURAL_CONVECTION, minutesToCool } from './cooling.js';
 import type { ProfilePoint } from './lethality.js';
 

@@ -1,9 +1,9 @@
-import { CoreError } from '../errors.js';
+import { CoreError } from '../base/errors.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
-import type { House } from './house.js';
+import type { House } from './derive/house.js';
 import { requirePossible, type World } from './rules.js';
-import { DAY_MS, MINUTE_MS } from '../time.js';
+import { DAY_MS, MINUTE_MS } from '../base/time.js';
 
 /** Clocks of two devices may differ by this much before a time counts as the future. */
 const CLOCK_SLACK_MS = MINUTE_MS;

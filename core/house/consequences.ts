@@ -3,12 +3,12 @@ import type { Batch } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
-import { newVessel, tellVessel, type VesselDraft } from '../record/vessel-state.js';
-import type { House } from './house.js';
-import { leftIn, takenFromEach } from './left-in.js';
+import { newVessel, tellVessel, type VesselDraft } from './derive/vessel-state.js';
+import type { House } from './derive/house.js';
+import { leftIn, takenFromEach } from './derive/left-in.js';
 import { factsAbout, vesselsNear } from './near.js';
 import { requirePossible, type World } from './rules.js';
-import { withRows } from './with-rows.js';
+import { withRows } from './derive/with-rows.js';
 
 /** A fact that cannot be true beside the others, and why. */
 export interface Impossible {

@@ -1,4 +1,4 @@
-import type { CookView, House } from './house.js';
+import type { CookView, House } from './derive/house.js';
 
 /** A cook that is on its way: loaded, and not open yet. */
 export function isOn(view: CookView): boolean {

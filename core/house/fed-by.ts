@@ -1,4 +1,4 @@
-import type { House, VesselView } from './house.js';
+import type { House, VesselView } from './derive/house.js';
 
 /** How many vessels a source fed directly, and how many of them went bad. A count, no verdict on the cause. */
 export function fedBy(source: VesselView, house: House): { readonly fed: number; readonly bad: number } {

@@ -4,7 +4,7 @@ import { isCorrection, type CorrectionEntry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { byNotedThenId } from '../record/order.js';
 import { correctionsOf } from './derive/fact-index.js';
-import type { House } from './house.js';
+import type { House } from './derive/house.js';
 import { factsAbout } from './near.js';
 
 /** Of what a history is told. */

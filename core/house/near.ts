@@ -2,7 +2,7 @@ import { byHappening, type Fact } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { namedAtLast } from './derive/fact-index.js';
-import type { House } from './house.js';
+import type { House } from './derive/house.js';
 
 /**
  * The vessels that must be told anew to see what corrections do: those that the corrected facts are about, in both

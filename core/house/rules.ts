@@ -1,10 +1,10 @@
 import { allowedCookSteps, type CookPhase } from '../cook/cook-state.js';
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 import { weighedMoisture } from '../formula/moisture.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
-import type { VesselPhase } from '../record/vessel-state.js';
+import type { VesselPhase } from './derive/vessel-state.js';
 
 /** A vessel as the rules see it. */
 export interface VesselInRules {

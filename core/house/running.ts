@@ -1,6 +1,6 @@
 import { FULL, expectedFraction } from '../growth/fit-colonization.js';
-import { DAY_MS } from '../time.js';
-import type { BatchView, House, VesselView } from './house.js';
+import { DAY_MS } from '../base/time.js';
+import type { BatchView, House, VesselView } from './derive/house.js';
 
 /** Vessels of all batches that are not over. */
 export function vesselsInHand(house: House): readonly VesselView[] {

@@ -1,6 +1,6 @@
 import { dayOfFraction } from '../growth/fit-colonization.js';
-import { DAY_MS } from '../time.js';
-import type { BatchView, VesselView } from './house.js';
+import { DAY_MS } from '../base/time.js';
+import type { BatchView, VesselView } from './derive/house.js';
 import { expectedOf, runningVessels } from './running.js';
 
 /** Shake once at about a third. Common practice, no source. */

@@ -1,5 +1,5 @@
-import { DAY_MS } from '../time.js';
-import type { VesselView } from './house.js';
+import { DAY_MS } from '../base/time.js';
+import type { VesselView } from './derive/house.js';
 
 /** Rest between flushes. Common practice, no source. */
 const REST_DAYS = 14;

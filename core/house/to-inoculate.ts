@@ -1,8 +1,8 @@
 import { usualDoseMl, usualSpawnG } from '../culture/dose.js';
-import { isCulture } from '../culture/is-culture.js';
+import { isCulture } from './is-culture.js';
 import { isOn } from './cooks-on.js';
 import { fedBy } from './fed-by.js';
-import type { BatchView, CookView, House, VesselView } from './house.js';
+import type { BatchView, CookView, House, VesselView } from './derive/house.js';
 import { isUsedUp, lastFraction, vesselsInHand } from './running.js';
 
 /** A batch that is cooked, or pasteurized, and waits for its culture. */

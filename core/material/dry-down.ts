@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
 
 /** Two weighings that differ by less than this share of the dry mass count as constant. Common practice, no source. */
 const CONSTANT_WITHIN = 0.005;

@@ -1,7 +1,7 @@
 import { holdLeftMinutes } from '../cook/cook-state.js';
 import { hydrationProgress, stepsOf } from '../formula/hydration.js';
 import { cooksOn } from '../house/cooks-on.js';
-import type { BatchView, CookView, House, VesselView } from '../house/house.js';
+import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
 import { isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
 import { nextCutMs } from '../house/to-harvest.js';
@@ -10,7 +10,7 @@ import type { VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
-import { DAY_MS, MINUTE_MS } from '../time.js';
+import { DAY_MS, MINUTE_MS } from '../base/time.js';
 
 export type PlaceName = 'desk' | 'stove' | 'box' | 'shelf' | 'tent' | 'ledger';
 

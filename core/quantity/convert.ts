@@ -1,4 +1,4 @@
-import { UnitError } from '../errors.js';
+import { UnitError } from '../base/errors.js';
 import { UNITS, type Unit, type UnitName } from './units.js';
 
 export interface ConvertOptions {

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import { UNITS, type UnitName } from './units.js';
 
 const WORDS: Readonly<Partial<Record<UnitName, readonly [one: string, many: string]>>> = {

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin, type RangeRule } from '../errors.js';
+import { CoreError, requireWithin, type RangeRule } from '../base/errors.js';
 
 /** Fraction characters people paste or type on a phone. */
 const FRACTIONS: Readonly<Record<string, number>> = {

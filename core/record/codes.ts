@@ -1,4 +1,4 @@
-import { LayeredMap } from '../layered-map.js';
+import { LayeredMap } from '../base/layered-map.js';
 import { plainCode, type Batch, type Cook } from './batch.js';
 import { compareText } from './order.js';
 

@@ -1,6 +1,6 @@
 import type { Entry } from './entry.js';
 import type { DeviceId } from './ids.js';
-import { HOUR_MS } from '../time.js';
+import { HOUR_MS } from '../base/time.js';
 
 /** What one press wrote: one entry, or several that belong together. */
 export interface WrittenDeed {

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import { saturationPressure, saturationTemperature } from './saturation.js';
 
 const ZERO_CELSIUS_K = 273.15;

@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 // U.S. Standard Atmosphere 1976 (identical to ISO 2533:1975 below 11 km), geopotential height.
 const SEA_LEVEL_KPA = 101.325;

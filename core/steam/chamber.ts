@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 import { atmosphericPressure } from './atmosphere.js';
 import { saturationPressure, saturationTemperature } from './saturation.js';
 

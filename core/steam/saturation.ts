@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 // IAPWS-IF97 (2007 revision), region 4, table 34: coefficients n1 to n10 of the saturation line.
 const N1 = 0.11670521452767e4;

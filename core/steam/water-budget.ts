@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 // From memory of kitchen runs, to be replaced by what the user measures: water lost per minute.
 const VENT_LOSS_ML_PER_MIN = 35;

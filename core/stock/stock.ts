@@ -1,5 +1,5 @@
 import type { ScaledFormula } from '../formula/scaled-formula.js';
-import type { House } from '../house/house.js';
+import type { House } from '../house/derive/house.js';
 
 /** What is left of an ingredient that was counted once: the count, less what batches took since. */
 export function stockLeftG(house: House, materialId: string): number | undefined {

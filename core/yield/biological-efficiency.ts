@@ -1,4 +1,4 @@
-import { requireWithin } from '../errors.js';
+import { requireWithin } from '../base/errors.js';
 
 /**
  * Fresh mass over dry substrate mass, as a fraction; the usual measure of a block's yield.

@@ -1,4 +1,4 @@
-import type { VesselView } from '../house/house.js';
+import type { VesselView } from '../house/derive/house.js';
 
 /** Spawn is about half water (grain at 50 %); the dry half counts towards the block's. */
 const SPAWN_DRY_SHARE = 0.5;

@@ -6,7 +6,7 @@ import {
   type TableName,
   type UnreadRow,
 } from '../../../core/index';
-import type { HouseDb } from './house-db';
+import type { HouseDb } from '../store/house-db';
 
 /** A record that was here and said something else than the archive's. */
 export interface Difference {

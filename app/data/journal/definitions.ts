@@ -1,9 +1,9 @@
 import { Injectable, inject } from '@angular/core';
 import { CoreError, TABLE_NAMES, type DeviceId, type Records, type TableName } from '../../../core/index';
-import { messageOf } from '../message-of';
-import { Notices } from '../notices';
-import { SteadyClock } from '../steady-clock';
-import { HOUSE_DB } from './database';
+import { messageOf } from '../words/message-of';
+import { Notices } from '../store/notices';
+import { SteadyClock } from '../clock/steady-clock';
+import { HOUSE_DB } from '../store/database';
 import { parseRow } from './parse-row';
 import { Writer, type Pen } from './writer';
 
@@ -88,7 +88,7 @@ export class Definitions {
   async wipe(): Promise<void> {
     await this.db.transaction('rw', [...TABLE_NAMES, 'unread', 'meta', 'changes'], async () => {
       await Promise.all([...TABLE_NAMES.map((name) => this.db.rows(name).clear()), this.db.unread.clear()]);
-      await this.db.meta.delete('bringingIn');
+      await this.db.meta.bulkDelete(['bringingIn', 'front']);
       await this.db.bump('all');
     });
   }

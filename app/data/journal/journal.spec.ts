@@ -1,3 +1,4 @@
+import { HouseReads } from '../store/reads';
 import { TestBed } from '@angular/core/testing';
 import {
   readRow,
@@ -10,9 +11,9 @@ import {
   type VesselId,
 } from '../../../core/index';
 import { anotherTab, furnishedHouse, until, type SpecHouse } from '../../testing/house';
-import { HouseStore } from '../house-store';
-import { Notices } from '../notices';
-import { SteadyClock } from '../steady-clock';
+import { HouseStore } from '../store/house-store';
+import { Notices } from '../store/notices';
+import { SteadyClock } from '../clock/steady-clock';
 import { Definitions } from './definitions';
 import { Journal } from './journal';
 
@@ -70,8 +71,8 @@ describe('the journal', () => {
     await journal.say({ kind: 'batchNoted', batchId, note: 'even' });
     const entries = await setup.db.rows('entries').toArray();
     localStorage.removeItem('nailwort-who');
-    const device = await setup.db.meta.get('device');
-    expect(entries.every((e) => e.device === device?.value)).toBeTrue();
+    const { device } = await TestBed.inject(HouseReads).standing();
+    expect(entries.every((e) => e.device === device)).toBeTrue();
     expect(entries.at(-1)!.who).toBe('Ada');
   });
 

@@ -28,18 +28,18 @@ import {
   type VesselType,
   type WrittenDeed,
 } from '../../../core/index';
-import { HouseStore, type ReadyHouse } from '../house-store';
-import { messageOf } from '../message-of';
-import { Notices } from '../notices';
-import { SteadyClock } from '../steady-clock';
-import { Time } from '../time';
-import { WHICH_HOUSE } from '../which-house';
-import { whyNotSaved } from '../why-not-saved';
-import { entryWords } from '../words';
+import { HouseStore, type ReadyHouse } from '../store/house-store';
+import { messageOf } from '../words/message-of';
+import { Notices } from '../store/notices';
+import { SteadyClock } from '../clock/steady-clock';
+import { Time } from '../clock/time';
+import { WHICH_HOUSE } from '../store/which-house';
+import { whyNotSaved } from '../words/why-not-saved';
+import { entryWords } from '../words/words';
 import { checkDeed } from './check-deed';
-import { HOUSE_DB } from './database';
-import { houseInside } from './ready-house';
-import { HouseReads } from './reads';
+import { HOUSE_DB } from '../store/database';
+import { houseInside } from '../store/ready-house';
+import { HouseReads } from '../store/reads';
 import { stampAll, type Hand, type Said } from './said';
 import { settle } from './settle';
 import { UnsavedShelf, type UnsavedDeed } from './unsaved-shelf';
@@ -213,7 +213,8 @@ export class Journal {
 
   /** The house as the database has it now; for whoever must ask before it corrects. */
   async current(): Promise<House> {
-    const { house } = await this.reads.reading((db) => houseInside(db, this.store.ready()));
+    const whole = await this.store.whole();
+    const { house } = await this.reads.reading((db) => houseInside(db, whole));
     return house;
   }
 

@@ -9,7 +9,7 @@ import {
   type ShippedOffer,
 } from '../../../core/index';
 import { keepRows } from './bring-in';
-import type { HouseDb } from './house-db';
+import type { HouseDb } from '../store/house-db';
 
 /**
  * What a newer version of the app does once to a house that an older one kept: rows that the older one could not read

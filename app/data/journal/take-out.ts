@@ -10,7 +10,7 @@ import {
   type UnreadRow,
 } from '../../../core/index';
 import { Zip, ZipDeflate, strToU8 } from 'fflate';
-import type { HouseDb } from './house-db';
+import type { HouseDb } from '../store/house-db';
 
 export interface TakeOutOptions {
   readonly writtenAt: string;

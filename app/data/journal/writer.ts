@@ -7,13 +7,13 @@ import {
   type Records,
   type TableName,
 } from '../../../core/index';
-import { HouseStore } from '../house-store';
-import { WHICH_HOUSE } from '../which-house';
-import { HOUSE_DB } from './database';
-import type { ChangedRows, HouseDb } from './house-db';
+import { HouseStore } from '../store/house-store';
+import { WHICH_HOUSE } from '../store/which-house';
+import { HOUSE_DB } from '../store/database';
+import type { ChangedRows, HouseDb } from '../store/house-db';
 import { parseRow } from './parse-row';
-import { houseInside, type ReadyHouse } from './ready-house';
-import { HOUSE_TABLES } from './reads';
+import { houseInside, type ReadyHouse } from '../store/ready-house';
+import { HOUSE_TABLES } from '../store/reads';
 
 /** What one transaction writes. Each row is parsed by its schema before it is kept. */
 export class Pen {
@@ -73,8 +73,9 @@ export class Writer {
 
   /** One transaction: the house as it stands there, then the act, then the mark that there is more. All or nothing. */
   async write<T>(act: (pen: Pen) => Promise<T>): Promise<T> {
+    const whole = await this.store.whole();
     const [value, house] = await this.db.transaction('rw', [...HOUSE_TABLES, 'photos'], async () => {
-      const pen = new Pen(this.db, await houseInside(this.db, this.store.ready()));
+      const pen = new Pen(this.db, await houseInside(this.db, newest(this.store.ready(), whole)));
       const done = await act(pen);
       return [done, await pen.close()];
     });
@@ -101,4 +102,9 @@ function idsOf(rows: NewRows): ChangedRows {
       (list as readonly { id: string }[]).map((r) => r.id),
     ]),
   );
+}
+
+/** Of what is known by now, and what was known when the transaction was asked for. */
+function newest(now: ReadyHouse | undefined, then: ReadyHouse): ReadyHouse {
+  return now !== undefined && now.isWhole && now.revision >= then.revision ? now : then;
 }

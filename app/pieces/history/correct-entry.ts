@@ -11,11 +11,11 @@ import {
   type House,
   historyLine,
 } from '../../../core/index';
-import { handWords } from '../../data/hand-words';
-import { HouseStore } from '../../data/house-store';
+import { handWords } from '../../data/words/hand-words';
+import { HouseStore } from '../../data/store/house-store';
 import { Journal, type Said } from '../../data/journal/journal';
-import { messageOf } from '../../data/message-of';
-import { entryWords } from '../../data/words';
+import { messageOf } from '../../data/words/message-of';
+import { entryWords } from '../../data/words/words';
 import { valueFieldsOf } from './value-fields';
 
 const STEPS_MIN = [1, 2, 5] as const;

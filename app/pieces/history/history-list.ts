@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatDialog } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import { MINUTE_MS, historyOf, type HistoryLine, type HistorySubject } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { handWords } from '../../data/hand-words';
-import { Time } from '../../data/time';
-import { entryWords, shortTime } from '../../data/words';
+import { HouseStore } from '../../data/store/house-store';
+import { handWords } from '../../data/words/hand-words';
+import { Time } from '../../data/clock/time';
+import { entryWords, shortTime } from '../../data/words/words';
 
 /** What was noted of a vessel, a batch, a cook or a day: what, when, by which device, corrected how. */
 @Component({

@@ -7,7 +7,7 @@ import {
   type Fact,
   type House,
 } from '../../../core/index';
-import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words';
+import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
 
 /** One blank of the form in which an entry gets another value. */
 export interface ValueField {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { CoreError, Line, parseWithin, type Isolate } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
 
 /** A culture that comes into the house: what it is, in what, how much. */

@@ -9,8 +9,8 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { formatNumber, type VesselView } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { openedIn } from '../../data/opened';
+import { HouseStore } from '../../data/store/house-store';
+import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';

@@ -25,16 +25,16 @@ import {
   sourcesFor,
   usualDose,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
-import { openedIn } from '../../data/opened';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
+import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
-import { Time } from '../../data/time';
-import { shortTime } from '../../data/words';
+import { Time } from '../../data/clock/time';
+import { shortTime } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { Keys } from '../../shell/keys';
+import { Keys } from '../../data/devices/keys';
 import { BoxWork } from './box-work';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */

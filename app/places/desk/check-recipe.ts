@@ -14,10 +14,10 @@ import {
   type Material,
   type Treatment,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
-import { amountWords } from '../../data/words';
+import { amountWords } from '../../data/words/words';
 
 const EXAMPLE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water';
 const STAGE_WORDS = {

@@ -14,7 +14,7 @@ import {
   vesselsFor,
   type Formula,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
 

@@ -30,8 +30,8 @@ import {
   type Stage,
   type Treatment,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
 /** Which number the slip explains. */

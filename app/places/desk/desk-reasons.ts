@@ -7,7 +7,7 @@ import {
   type ToBuy,
   type TreatmentAdvice,
 } from '../../../core/index';
-import { amountWords, moneyWords } from '../../data/words';
+import { amountWords, moneyWords } from '../../data/words/words';
 
 export function reasonForHold(cook: CookPlan): Reason {
   return {

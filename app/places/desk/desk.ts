@@ -26,7 +26,7 @@ import {
   pourVolumeMl,
   vesselsFrom,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
 import { Definitions } from '../../data/journal/definitions';
 import { BalanceBar, type BalanceWords } from '../../pieces/balance-bar';
@@ -36,7 +36,7 @@ import { JarDrawing } from '../../pieces/jar-drawing';
 import { Plaque } from '../../pieces/plaque';
 import { ReasonSlip } from '../../pieces/reason-slip';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { Keys } from '../../shell/keys';
+import { Keys } from '../../data/devices/keys';
 import { DeskPlan } from './desk-plan';
 import { FormulaList } from './formula-list';
 import {

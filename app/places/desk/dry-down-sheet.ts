@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { format } from 'date-fns';
 import { dryDown, formatNumber, parseNumber, type Figure, type Material } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
+import { messageOf } from '../../data/words/message-of';
 
 /** Drying wanders by about this much, from memory; the range of a measured lot. */
 const MEASURED_WITHIN = 0.01;

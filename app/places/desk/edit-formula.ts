@@ -25,8 +25,8 @@ import {
   type Figure,
   type Formula,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 
 const MOST_PARTS = 30;

@@ -10,10 +10,10 @@ import {
   type Material,
   type RangeRule,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
-import { amountWords } from '../../data/words';
+import { amountWords } from '../../data/words/words';
 import { DryDownSheet } from './dry-down-sheet';
 
 const FAMILY_WORDS: Readonly<Record<string, string>> = {

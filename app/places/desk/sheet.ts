@@ -10,11 +10,11 @@ import {
   type BatchView,
   type CookPlan,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { download } from '../../data/download';
-import { openedIn } from '../../data/opened';
-import { HouseStore } from '../../data/house-store';
-import { pressureWords } from '../../data/words';
+import { messageOf } from '../../data/words/message-of';
+import { download } from '../../data/store/download';
+import { openedIn } from '../../data/views/opened';
+import { HouseStore } from '../../data/store/house-store';
+import { pressureWords } from '../../data/words/words';
 import { SheetWorker } from '../../workers/sheet-client';
 
 /** One batch as a page for the kitchen wall: to print from the browser, or as a PDF. */

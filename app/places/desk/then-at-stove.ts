@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { amountWords, moneyWords, pressureWords } from '../../data/words';
+import { HouseStore } from '../../data/store/house-store';
+import { amountWords, moneyWords, pressureWords } from '../../data/words/words';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {

@@ -13,7 +13,7 @@ import {
   type Material,
   type WetStep,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { BlankNumber } from '../../pieces/blank';
 import { Slip } from '../../pieces/slip';
 import { UptakeChart } from './uptake-chart';

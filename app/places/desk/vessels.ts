@@ -12,8 +12,8 @@ import {
   type VesselKind,
   type VesselType,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { HouseStore } from '../../data/house-store';
+import { messageOf } from '../../data/words/message-of';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 

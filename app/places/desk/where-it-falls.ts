@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { addDays, format, startOfDay } from 'date-fns';
 import { DAY_MS, MINUTE_MS, isOn, isRunFull, type BatchView } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { runLineOf, type RunLineModel } from '../../data/run-line-model';
-import { Time } from '../../data/time';
-import { shortTime } from '../../data/words';
+import { HouseStore } from '../../data/store/house-store';
+import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
+import { Time } from '../../data/clock/time';
+import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { DeskPlan } from './desk-plan';

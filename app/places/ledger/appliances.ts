@@ -12,7 +12,7 @@ import {
   type Appliance,
   type PressureMeaning,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 import { PressureField } from './pressure-field';

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
-import { openedIn } from '../../data/opened';
-import { placeOf } from '../../data/place-of';
-import { PLACES } from '../../data/places';
-import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words';
+import { openedIn } from '../../data/views/opened';
+import { placeOf } from '../../data/views/place-of';
+import { PLACES } from '../../data/views/places';
+import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words/words';
 import { HistoryList } from '../../pieces/history/history-list';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
 import { Plaque } from '../../pieces/plaque';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { fedBy, formatNumber, isCulture } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Plaque } from '../../pieces/plaque';
 
 /** Every culture that came into the house, what is left of it, and what it fed. */

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { addDays, format, isSameDay, parseISO, startOfDay } from 'date-fns';
 import type { HistorySubject } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { Time } from '../../data/time';
+import { HouseStore } from '../../data/store/house-store';
+import { Time } from '../../data/clock/time';
 import { HistoryList } from '../../pieces/history/history-list';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
 

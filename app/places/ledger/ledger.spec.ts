@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { householdAtmosphereKPa } from '../../../core/index';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
-import { handWords } from '../../data/hand-words';
+import { handWords } from '../../data/words/hand-words';
 import { Journal } from '../../data/journal/journal';
 import { Writer } from '../../data/journal/writer';
 import { render } from '../../testing/render';

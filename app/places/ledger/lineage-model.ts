@@ -7,7 +7,7 @@ import {
   type House,
   type VesselView,
 } from '../../../core/index';
-import { CONTAMINANT_WORDS } from '../../data/words';
+import { CONTAMINANT_WORDS } from '../../data/words/words';
 
 /** A batch in the picture, with the vessels that belong to this line of descent. */
 export interface LineageNode {

@@ -8,11 +8,11 @@ import {
   formatNumber,
   type VesselView,
 } from '../../../core/index';
-import { openedIn } from '../../data/opened';
-import { HouseStore } from '../../data/house-store';
+import { openedIn } from '../../data/views/opened';
+import { HouseStore } from '../../data/store/house-store';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { CONTAMINANT_WORDS } from '../../data/words';
+import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { lineagePicture, wayBack, type LineageEdge, type LineageNode } from './lineage-model';
 
 const LANE_PX = 112;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { parseWithin } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
+import { messageOf } from '../../data/words/message-of';
 
 /** A figure of the house or of a cooker: what it is called, what it may be, and how it is kept. */
 export interface NumberField {

@@ -6,7 +6,7 @@ import {
   pressureMeanings,
   type PressureMeaning,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
+import { messageOf } from '../../data/words/message-of';
 
 const UNITS = ['psi', 'bar', 'kPa'] as const;
 type Unit = (typeof UNITS)[number];

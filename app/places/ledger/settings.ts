@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Household } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
+import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
-import { Night, type Light } from '../../shell/night';
+import { Night, type Light } from '../../data/devices/night';
 import { Appliances } from './appliances';
 import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 

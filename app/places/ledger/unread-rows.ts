@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { HouseStore } from '../../data/house-store';
-import { HouseReads } from '../../data/journal/reads';
+import { HouseStore } from '../../data/store/house-store';
+import { HouseReads } from '../../data/store/reads';
 
 const EXCERPT = 140;
 

@@ -1,4 +1,4 @@
-import { CONTAMINANT_WORDS, rangeWords } from '../../data/words';
+import { CONTAMINANT_WORDS, rangeWords } from '../../data/words/words';
 import {
   DAY_MS,
   forecastVessel,
@@ -11,7 +11,7 @@ import {
   isUsedUp,
   toShake,
 } from '../../../core/index';
-import { runLineOf, type RunLineModel } from '../../data/run-line-model';
+import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
 
 const PLANK = 14;
 

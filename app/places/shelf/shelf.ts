@@ -19,16 +19,16 @@ import {
   type VesselId,
   type VesselView,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { openedIn } from '../../data/opened';
+import { HouseStore } from '../../data/store/house-store';
+import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
-import { Time } from '../../data/time';
+import { Time } from '../../data/clock/time';
 import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
-import { CONTAMINANT_WORDS } from '../../data/words';
-import { Keys } from '../../shell/keys';
+import { CONTAMINANT_WORDS } from '../../data/words/words';
+import { Keys } from '../../data/devices/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
 
 const PLACES: readonly { readonly place: Place; readonly name: string }[] = [

@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { hollinRow } from '../../../core/index';
 import { Definitions } from '../../data/journal/definitions';
-import { WHICH_HOUSE } from '../../data/which-house';
+import { WHICH_HOUSE } from '../../data/store/which-house';
 
 /** Lays out the made-up household relative to now. Only ever in its own database. */
 @Component({

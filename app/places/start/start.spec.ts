@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter } from '@angular/router';
-import { HOUSE_DB } from '../../data/journal/database';
-import { HouseDb } from '../../data/journal/house-db';
+import { HOUSE_DB } from '../../data/store/database';
+import { HouseDb } from '../../data/store/house-db';
 import { render, type Rendered } from '../../testing/render';
 import { Start } from './start';
 

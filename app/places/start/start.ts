@@ -16,10 +16,10 @@ import {
   type Household,
   type Records,
 } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
-import { ArchiveService } from '../../data/archive-service';
+import { messageOf } from '../../data/words/message-of';
+import { ArchiveService } from '../../data/work/archive-service';
 import { Definitions } from '../../data/journal/definitions';
-import { pressureWords } from '../../data/words';
+import { pressureWords } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { parseWithin } from '../../../core/index';
-import { messageOf } from '../../data/message-of';
+import { messageOf } from '../../data/words/message-of';
 
 /** One number asked at arm's length: its name, its unit, what it would mean while it is typed, one deed. */
 @Component({

@@ -11,11 +11,11 @@ import {
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
-import { CookRecord } from './cook-record';
-import { DayPlanView } from './day-plan';
-import { HoldChoice } from './hold-choice';
-import { LogImport } from './log-import';
-import { Pasteurize } from './pasteurize';
+import { CookRecord } from './cook/cook-record';
+import { DayPlanView } from './cook/day-plan';
+import { HoldChoice } from './cook/hold-choice';
+import { LogImport } from './cook/log-import';
+import { Pasteurize } from './hydrate/pasteurize';
 import { Stove } from './stove';
 
 describe('how long to hold', () => {

@@ -3,7 +3,7 @@ import type { CookStep } from '../../../core/index';
 import { Journal, type Said } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
-import { cookClock } from './cook-clock';
+import { cookClock } from './cook/cook-clock';
 import { Stove } from './stove';
 
 describe('the Stove', () => {

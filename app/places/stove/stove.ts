@@ -19,25 +19,25 @@ import {
   type CookView,
   type House,
 } from '../../../core/index';
-import { Chime } from '../../data/chime';
-import { deedWords } from '../../data/due-words';
-import { HouseStore } from '../../data/house-store';
-import { Time } from '../../data/time';
-import { Wake } from '../../data/wake';
-import { shortTime } from '../../data/words';
+import { Chime } from '../../data/devices/chime';
+import { deedWords } from '../../data/words/due-words';
+import { HouseStore } from '../../data/store/house-store';
+import { Time } from '../../data/clock/time';
+import { Wake } from '../../data/devices/wake';
+import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
-import { openedIn } from '../../data/opened';
-import { codesOf } from './codes-of';
-import { CookScreen } from './cook-screen';
-import { cookClock } from './cook-clock';
-import { freeCookers } from './free-cookers';
-import { HydrationScreen } from './hydration-screen';
-import { hydrationClock } from './hydration-clock';
-import { DayPlanView } from './day-plan';
-import { LoadCook } from './load-cook';
-import { pourClock, waitsToPour } from './pour-clock';
-import { PourScreen } from './pour-screen';
-import { verdictWords } from './verdicts';
+import { openedIn } from '../../data/views/opened';
+import { codesOf } from './cook/codes-of';
+import { CookScreen } from './cook/cook-screen';
+import { cookClock } from './cook/cook-clock';
+import { freeCookers } from './cook/free-cookers';
+import { HydrationScreen } from './hydrate/hydration-screen';
+import { hydrationClock } from './hydrate/hydration-clock';
+import { DayPlanView } from './cook/day-plan';
+import { LoadCook } from './cook/load-cook';
+import { pourClock, waitsToPour } from './pour/pour-clock';
+import { PourScreen } from './pour/pour-screen';
+import { verdictWords } from './cook/verdicts';
 
 type Task =
   | { readonly key: string; readonly cook: CookView }

@@ -13,7 +13,7 @@ import {
   fruitingOf,
   vesselsInHand,
 } from '../../../core/index';
-import { rangeWords } from '../../data/words';
+import { rangeWords } from '../../data/words/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
 const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];

@@ -20,14 +20,14 @@ import {
   EMPTY_HOUSE,
   allReadyToInoculate,
 } from '../../../core/index';
-import { HouseStore } from '../../data/house-store';
-import { openedIn } from '../../data/opened';
+import { HouseStore } from '../../data/store/house-store';
+import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
-import { Time } from '../../data/time';
+import { Time } from '../../data/clock/time';
 import { BlockDrawing } from '../../pieces/block-drawing';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
-import { Keys } from '../../shell/keys';
+import { Keys } from '../../data/devices/keys';
 import { efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { CoreError } from '../../errors.js';
+import { CoreError } from '../../base/errors.js';
 import { TABLES, TABLE_NAMES, type TableName } from '../../record/tables.js';
 
 /** Version of the archive's layout as it is written now. Readers take every earlier one too. */

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../../errors.js';
+import { CoreError, requireWithin } from '../../base/errors.js';
 import { shippedMaterials } from '../../material/shipped-materials.js';
 import { convert } from '../../quantity/convert.js';
 import { UNITS } from '../../quantity/units.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '../../errors.js';
+import { CoreError } from '../../base/errors.js';
 import { moistureOf } from '../../material/effective.js';
 import { isDissolved, type Figure, type Formula } from '../../record/definitions.js';
 import { fieldCapacityOf } from '../blend.js';

@@ -1,4 +1,4 @@
-import { requireWithin } from '../../errors.js';
+import { requireWithin } from '../../base/errors.js';
 import { effectiveCount, weightedQuantiles, type Draws } from './draws.js';
 import { runHeat, type Run } from './run-heat.js';
 

@@ -1,4 +1,4 @@
-import { requireWithin } from '../../errors.js';
+import { requireWithin } from '../../base/errors.js';
 import { radius, slab, stillDirection, type Direction } from './directions.js';
 
 /** A jar's contents stand as a cylinder, a bag's as a brick. Millimeters. */

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../../errors.js';
+import { CoreError, requireWithin } from '../../base/errors.js';
 import type { ProfilePoint } from '../lethality.js';
 import type { Body } from './body.js';
 

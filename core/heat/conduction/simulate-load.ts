@@ -1,4 +1,4 @@
-import { requireWithin } from '../../errors.js';
+import { requireWithin } from '../../base/errors.js';
 import { f0OfCurve, type ProfilePoint } from '../lethality.js';
 import { bodyOf, type Body, type Films, type Place, type Shape } from './body.js';
 import { cappedAt } from './cap.js';

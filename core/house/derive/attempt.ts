@@ -1,4 +1,4 @@
-import type { Trouble } from '../house.js';
+import type { Trouble } from './house.js';
 
 /** Works a part out; where its figures do not allow that, the part is missing and the house says why. */
 export type Attempt = <T>(part: string, act: () => T) => T | undefined;

@@ -1,4 +1,4 @@
-import { LayeredMap, MapDraft } from '../../layered-map.js';
+import { LayeredMap, MapDraft } from '../../base/layered-map.js';
 import { decide } from '../../record/corrections.js';
 import { byHappening, standsAs, type Fact, type FactOf } from '../../record/effective.js';
 import { isCorrection, type CorrectionEntry, type Entry } from '../../record/entry.js';
@@ -95,19 +95,24 @@ export class FactIndexDraft {
     return changes;
   }
 
-  done(): FactIndex {
-    return {
-      entries: this.entries.done(),
-      noted: this.noted.done(),
-      corrections: this.corrections.done(),
-      standing: this.standing.done(),
-      takenBack: this.takenBack.done(),
-      facts: this.facts.done(),
-      ofVessel: this.ofVessel.done(),
-      givenFrom: this.givenFrom.done(),
-      ofBatch: this.ofBatch.done(),
-      ofCook: this.ofCook.done(),
-    };
+  /** The finished index. It takes a while where very much was put in, so it is told part by part. */
+  *done(): Generator<void, FactIndex> {
+    const entries = this.entries.done();
+    yield;
+    const noted = this.noted.done();
+    yield;
+    const standing = this.standing.done();
+    const takenBack = this.takenBack.done();
+    yield;
+    const facts = this.facts.done();
+    yield;
+    const ofVessel = this.ofVessel.done();
+    yield;
+    const givenFrom = this.givenFrom.done();
+    const ofBatch = this.ofBatch.done();
+    const ofCook = this.ofCook.done();
+    const corrections = this.corrections.done();
+    return { entries, noted, corrections, standing, takenBack, facts, ofVessel, givenFrom, ofBatch, ofCook };
   }
 
   /** How a fact stands, by the corrections that name it, those that name them, and so on. */

@@ -5,9 +5,9 @@ import {
 } from '../../growth/fit-colonization.js';
 import type { Batch } from '../../record/batch.js';
 import type { Species } from '../../record/definitions.js';
-import type { VesselState } from '../../record/vessel-state.js';
-import type { VesselView } from '../house.js';
-import { DAY_MS } from '../../time.js';
+import type { VesselState } from './vessel-state.js';
+import type { VesselView } from './house.js';
+import { DAY_MS } from '../../base/time.js';
 
 /** Forecast of one vessel from its own marks. */
 export function forecastVessel(view: VesselView): ColonizationForecast | undefined {

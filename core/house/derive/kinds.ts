@@ -1,5 +1,5 @@
-import { push } from '../../collections.js';
-import { MapDraft, type LayeredMap } from '../../layered-map.js';
+import { push } from '../../base/collections.js';
+import { MapDraft, type LayeredMap } from '../../base/layered-map.js';
 import type { VesselId } from '../../record/ids.js';
 import type { Lineage } from '../../record/lineage.js';
 

@@ -1,4 +1,4 @@
-import { LayeredMap, MapDraft } from '../../layered-map.js';
+import { LayeredMap, MapDraft } from '../../base/layered-map.js';
 import type { VesselId } from '../../record/ids.js';
 import type { FactIndex } from './fact-index.js';
 

@@ -1,4 +1,4 @@
-import { LayeredMap, MapDraft } from '../../layered-map.js';
+import { LayeredMap, MapDraft } from '../../base/layered-map.js';
 
 type Order<V> = (a: V, b: V) => number;
 
@@ -39,12 +39,33 @@ function takeFromOrder<V>(list: V[], value: V, order: Order<V>): void {
   }
 }
 
-/** More new values than this are sorted in together. Our choice. */
-const FEW = 16;
+/** Two lists that are in order, as one. */
+function merged<V>(a: readonly V[], b: readonly V[], order: Order<V>): V[] {
+  const last = a[a.length - 1];
+  if (last === undefined || b[0] === undefined || order(last, b[0]) <= 0) {
+    return a.concat(b);
+  }
+  const out: V[] = [];
+  let i = 0;
+  for (const value of b) {
+    while (i < a.length && order(a[i]!, value) <= 0) {
+      out.push(a[i++]!);
+    }
+    out.push(value);
+  }
+  while (i < a.length) {
+    out.push(a[i++]!);
+  }
+  return out;
+}
 
-/** A list in order while it is being changed: copied at its first change, so that whoever holds the old one keeps it. */
+/**
+ * A list in order while it is being changed; whoever holds the old one keeps it. What is added waits in runs, each twice
+ * as long as the next, so that a hundred thousand values in a hundred portions are put in order without one long halt.
+ */
 export class ListDraft<V> {
-  private own: V[] | undefined;
+  private readonly runs: V[][] = [];
+  private readonly removed = new Set<V>();
 
   constructor(
     private readonly list: readonly V[],
@@ -52,36 +73,31 @@ export class ListDraft<V> {
   ) {}
 
   change(removed: readonly V[], added: readonly V[]): void {
-    if (removed.length + added.length === 0) {
+    removed.forEach((value) => this.removed.add(value));
+    if (added.length === 0) {
       return;
     }
-    const { order } = this;
-    const last = this.list[this.list.length - 1];
-    const [only] = added;
-    if (this.own === undefined && removed.length === 0 && added.length === 1 && isAfter(last, only!, order)) {
-      // What a press adds comes last: one copy of the right length, where copying and then pushing would take two.
-      this.own = this.list.concat(added);
-      return;
+    let run = added.slice().sort(this.order);
+    for (
+      let top = this.runs.at(-1);
+      top !== undefined && top.length < 2 * run.length;
+      top = this.runs.at(-1)
+    ) {
+      this.runs.pop();
+      run = merged(top, run, this.order);
     }
-    this.own ??= this.list.slice();
-    const { own } = this;
-    removed.forEach((value) => {
-      takeFromOrder(own, value, order);
-    });
-    if (added.length <= FEW) {
-      added.forEach((value) => {
-        putInOrder(own, value, order);
-      });
-      return;
-    }
-    // Only what comes after the first of them can change its place.
-    const first = added.reduce((least, value) => (order(value, least) < 0 ? value : least));
-    const tail = own.splice(placeIn(own, first, order));
-    [...tail, ...added].sort(order).forEach((value) => own.push(value));
+    this.runs.push(run);
   }
 
   done(): readonly V[] {
-    return this.own ?? this.list;
+    const { removed, order } = this;
+    const added = this.runs.reduceRight<V[]>((sum, run) => merged(run, sum, order), []);
+    if (removed.size === 0) {
+      return added.length === 0 ? this.list : merged(this.list, added, order);
+    }
+    // A value that was added and replaced in the same draft goes as well.
+    const stays = (value: V) => !removed.has(value);
+    return merged(this.list.filter(stays), added.filter(stays), order);
   }
 }
 

@@ -1,4 +1,4 @@
-import { push } from '../../collections.js';
+import { push } from '../../base/collections.js';
 import { takenSteps } from '../../cook/cook-state.js';
 import type { Fact } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';

@@ -2,7 +2,7 @@ import { mixMoisture, weighedMoisture } from '../../formula/moisture.js';
 import type { Batch } from '../../record/batch.js';
 import type { Fact } from '../../record/effective.js';
 import { WATER } from '../../record/entry.js';
-import type { BatchView, VesselView } from '../house.js';
+import type { BatchView, VesselView } from './house.js';
 import type { Attempt } from './attempt.js';
 import { forecastBatch } from './forecast.js';
 import { lastOf } from './last-of.js';

@@ -8,10 +8,10 @@ import { coolingMinutes } from '../../heat/cooling.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';
-import type { CookView } from '../house.js';
+import type { CookView } from './house.js';
 import type { Attempt } from './attempt.js';
 import { lastOf } from './last-of.js';
-import { MINUTE_MS } from '../../time.js';
+import { MINUTE_MS } from '../../base/time.js';
 
 /**
  * A cook with what happened in it; undefined for one that was never loaded.

@@ -2,9 +2,9 @@ import type { Batch, Vessel } from '../../record/batch.js';
 import type { Isolate, Species } from '../../record/definitions.js';
 import { byHappening, type Fact, type FactOf } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';
-import { foldVessel } from '../../record/vessel-state.js';
-import type { VesselView } from '../house.js';
-import { leftIn, takenFromEach } from '../left-in.js';
+import { foldVessel } from './vessel-state.js';
+import type { VesselView } from './house.js';
+import { leftIn, takenFromEach } from './left-in.js';
 
 /** What is known of a vessel beside its own row. */
 export interface AboutVessel {

@@ -1,10 +1,10 @@
-import { MapDraft } from '../../layered-map.js';
+import { MapDraft } from '../../base/layered-map.js';
 import type { Batch } from '../../record/batch.js';
 import type { Isolate, Species } from '../../record/definitions.js';
 import type { Fact } from '../../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
-import type { BatchView, CookView, Trouble, VesselView } from '../house.js';
+import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { attemptFor } from './attempt.js';
 import { kindsWith } from './kinds.js';
 import { lineageWith } from './lineage-with.js';

@@ -1,8 +1,8 @@
-import { LayeredMap } from '../../layered-map.js';
+import { LayeredMap } from '../../base/layered-map.js';
 import type { Batch, Cook, Vessel } from '../../record/batch.js';
 import { noNames, type Names } from '../../record/codes.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
-import type { BatchView, CookView, Trouble, VesselView } from '../house.js';
+import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
 import { NO_LINEAGE, type LayeredLineage } from './lineage-with.js';

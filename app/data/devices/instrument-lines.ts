@@ -1,0 +1,42 @@
+import { OutsideReadings, StandInReading, type Channel, type CookView } from '../../../core/index';
+
+/** One reading of one channel. */
+export interface Line {
+  readonly atMs: number;
+  readonly channel: Channel;
+  readonly value: number;
+}
+
+/** What a logger sent; nothing for what cannot be read. A scale speaks to whoever weighs, not to the cook. */
+export function linesOfLogger(text: string): readonly Line[] {
+  const parsed = OutsideReadings.safeParse(jsonOf(text));
+  return parsed.success
+    ? parsed.data.readings.flatMap((r) =>
+        r.channel === 'scaleG' ? [] : [{ atMs: Date.parse(r.at), channel: r.channel, value: r.value }],
+      )
+    : [];
+}
+
+/** What the pretended canner sent; it counts seconds from the lid on. */
+export function linesOfStandIn(text: string, { state }: CookView): readonly Line[] {
+  const parsed = StandInReading.safeParse(jsonOf(text));
+  if (!parsed.success) {
+    return [];
+  }
+  const { second, gaugeKPa, chamberC, coreC } = parsed.data;
+  const atMs = (state.lidOnMs ?? 0) + second * 1000;
+  return [
+    { atMs, channel: 'gaugeKPa', value: gaugeKPa },
+    { atMs, channel: 'chamberC', value: chamberC },
+    ...(coreC === undefined ? [] : [{ atMs, channel: 'coreC' as const, value: coreC }]),
+  ];
+}
+
+/** Undefined for what is no JSON: no schema takes that. */
+export function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

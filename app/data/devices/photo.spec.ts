@@ -1,0 +1,44 @@
+import type { VesselId } from '../../../core/index';
+import { download } from '../store/download';
+import { photoFrom } from './photo';
+
+const VESSEL = '018f0000-0000-7000-8000-000000000001' as VesselId;
+
+describe('a photo', () => {
+  async function picture(width: number, height: number): Promise<File> {
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.fillRect(0, 0, width / 2, height);
+    return new File([await canvas.convertToBlob({ type: 'image/png' })], 'photo.png', { type: 'image/png' });
+  }
+
+  it('is drawn anew, no longer than 1 600 pixels', async () => {
+    const photo = await photoFrom(await picture(3200, 800), VESSEL);
+    expect(photo.mime).toBe('image/jpeg');
+    const bitmap = await createImageBitmap(new Blob([photo.bytes.slice()], { type: photo.mime }));
+    expect([bitmap.width, bitmap.height]).toEqual([1600, 400]);
+  });
+
+  it('is not made larger', async () => {
+    const photo = await photoFrom(await picture(40, 30), VESSEL);
+    const bitmap = await createImageBitmap(new Blob([photo.bytes.slice()], { type: photo.mime }));
+    expect([bitmap.width, bitmap.height]).toEqual([40, 30]);
+  });
+
+  it('that is none is refused in words', async () => {
+    const letter = new File(['dear all'], 'letter.png', { type: 'image/png' });
+    await expectAsync(photoFrom(letter, VESSEL)).toBeRejectedWithError(
+      'That file is no picture that this browser can read.',
+    );
+  });
+});
+
+describe('a download', () => {
+  it('goes out under its name', () => {
+    let name = '';
+    spyOn(HTMLAnchorElement.prototype, 'click').and.callFake(function (this: HTMLAnchorElement) {
+      name = this.download;
+    });
+    download(new Uint8Array([1]), 'nailwort.zip', 'application/zip');
+    expect(name).toBe('nailwort.zip');
+  });
+});

@@ -1,0 +1,142 @@
+import { DestroyRef, Injectable, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { BehaviorSubject, concatMap, filter, firstValueFrom, map, merge, type Subscription } from 'rxjs';
+import { frontOf } from '../../../core/index';
+import { HouseReads } from './reads';
+import { houseInFront, houseInParts, houseInside, type ReadyHouse } from './ready-house';
+import { whyShut } from '../words/why-shut';
+
+export type { ReadyHouse } from './ready-house';
+
+/** Where the store stands. */
+export type HouseStatus =
+  { readonly kind: 'loading' } | ReadyHouse | { readonly kind: 'failed'; readonly words: string };
+
+/** The house as it stands now, in step with every tab that has it open. */
+@Injectable({ providedIn: 'root' })
+export class HouseStore {
+  private readonly reads = inject(HouseReads);
+  private readonly current = new BehaviorSubject<HouseStatus>({ kind: 'loading' });
+  private readonly following: Subscription[] = [];
+  private keeping: ReturnType<typeof setTimeout> | undefined;
+
+  readonly status$ = this.current.asObservable();
+  readonly status = toSignal(this.status$, { requireSync: true });
+  readonly ready = computed(() => {
+    const status = this.status();
+    return status.kind === 'ready' ? status : undefined;
+  });
+  readonly house = computed(() => this.ready()?.house);
+  readonly household = computed(() => this.house()?.household);
+
+  constructor() {
+    this.following.push(
+      merge(
+        this.reads.blocked$.pipe(map(() => 'blocked' as const)),
+        this.reads.displaced$.pipe(map(() => 'displaced' as const)),
+      ).subscribe((cause) => {
+        this.fail(cause);
+      }),
+    );
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(this.keeping);
+      this.following.forEach((s) => {
+        s.unsubscribe();
+      });
+    });
+    void this.begin();
+  }
+
+  isFurnished(): Promise<boolean> {
+    return this.reads.isFurnished();
+  }
+
+  /** The house once all of it was read: before that nothing is checked against it, and nothing written. */
+  async whole(): Promise<ReadyHouse> {
+    const status = await firstValueFrom(
+      this.status$.pipe(filter((s) => s.kind === 'failed' || (s.kind === 'ready' && s.isWhole))),
+    );
+    if (status.kind !== 'ready') {
+      throw new Error('the records are not open');
+    }
+    return status;
+  }
+
+  /** Another house that was read or written, unless a newer one is known already. */
+  advance(next: ReadyHouse): void {
+    const now = this.ready();
+    if (now === undefined || next.revision > now.revision || isOtherwise(now, next)) {
+      this.current.next(next);
+      this.keepFrontLater();
+    }
+  }
+
+  private async begin(): Promise<void> {
+    try {
+      await this.reads.open();
+      const standing = await this.reads.standing();
+      const front = await this.reads.front(standing);
+      if (front !== undefined) {
+        this.current.next(houseInFront(standing, front));
+        await aTurn();
+      }
+      this.current.next(await houseInParts(standing, this.reads.inParts(), aTurn));
+      this.keepFrontLater();
+      this.follow();
+    } catch (error) {
+      this.fail(error);
+    }
+  }
+
+  /** In step with what is written from now on, in any tab. */
+  private follow(): void {
+    this.following.push(
+      this.reads.standing$
+        .pipe(concatMap(() => this.reads.reading((db) => houseInside(db, this.ready()))))
+        .subscribe({
+          next: (house) => {
+            this.advance(house);
+          },
+          error: (error: unknown) => {
+            this.fail(error);
+          },
+        }),
+    );
+  }
+
+  /** A copy of what is in hand, once nothing was written for a while. It is not missed where it could not be kept. */
+  private keepFrontLater(): void {
+    clearTimeout(this.keeping);
+    this.keeping = setTimeout(() => {
+      const ready = this.ready();
+      if (ready?.isWhole === true && ready.house.facts.length > SMALL) {
+        void this.reads.keepFront(ready.revision, frontOf(ready.house)).catch(() => undefined);
+      }
+    }, QUIET_MS);
+  }
+
+  private fail(cause: unknown): void {
+    this.current.next({ kind: 'failed', words: whyShut(cause) });
+  }
+}
+
+/** A house of fewer facts opens at once as it is. Our choice. */
+const SMALL = 3000;
+/** How long nothing must have been written before a copy is kept. */
+const QUIET_MS = 2000;
+
+/** Same revision, but the device has a name by now, or a file is coming in. */
+function isOtherwise(now: ReadyHouse, next: ReadyHouse): boolean {
+  return now.revision === next.revision && (now.device !== next.device || now.bringingIn !== next.bringingIn);
+}
+
+/** Lets the page draw and answer before the work goes on. */
+function aTurn(): Promise<void> {
+  return new Promise((resolve) => {
+    const channel = new MessageChannel();
+    channel.port1.onmessage = () => {
+      resolve();
+    };
+    channel.port2.postMessage(undefined);
+  });
+}

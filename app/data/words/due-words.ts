@@ -1,0 +1,56 @@
+import type { Deed, DueItem, VesselType } from '../../../core/index';
+
+/** A due item with its words. */
+export interface WordedDue extends DueItem {
+  readonly text: string;
+}
+
+export function worded(items: readonly DueItem[]): readonly WordedDue[] {
+  return items.map((item) => ({ ...item, text: deedWords(item.deed) }));
+}
+
+/** What is to be done, in as few words as tell it from every other. */
+export function deedWords(deed: Deed): string {
+  switch (deed.kind) {
+    case 'prepare':
+      return `${deed.deed}, ${deed.batch}`;
+    case 'load':
+      return `${deed.isNext ? 'Next cook' : 'Load a cook'}: ${deed.batch}`;
+    case 'lidOn':
+      return `Lid on, cook ${deed.cook}`;
+    case 'weightOn':
+      return `Weight on, cook ${deed.cook}`;
+    case 'heatOff':
+      return `Heat off, cook ${deed.cook}`;
+    case 'pressureLost':
+      return `Pressure is lost, cook ${deed.cook}`;
+    case 'openCook':
+      return `Open cook ${deed.cook}`;
+    case 'inoculate':
+      return `Inoculate ${deed.batch}`;
+    case 'shake':
+      return `Shake ${deed.batch}, ${countWords(deed.count, deed.vessel)}`;
+    case 'look':
+      return `Look at ${deed.batch}`;
+    case 'openBlocks':
+      return `Open ${deed.batch}`;
+    case 'harvest':
+      return `Harvest ${deed.vessel}`;
+  }
+}
+
+/** One and several of each kind of vessel, as people call them once they are filled. */
+const VESSEL_WORDS: Readonly<Record<VesselType['kind'], readonly [one: string, several: string]>> = {
+  jar: ['jar', 'jars'],
+  bag: ['block', 'blocks'],
+  bottle: ['bottle', 'bottles'],
+  dish: ['dish', 'dishes'],
+  syringe: ['syringe', 'syringes'],
+  tray: ['tray', 'trays'],
+  tub: ['tub', 'tubs'],
+};
+
+export function countWords(count: number, kind: VesselType['kind']): string {
+  const [one, several] = VESSEL_WORDS[kind];
+  return `${count} ${count === 1 ? one : several}`;
+}

@@ -1,0 +1,251 @@
+import { format, isSameDay } from 'date-fns';
+import {
+  DAY_MS,
+  formatNumber,
+  stepsOf,
+  UNITS,
+  type BatchId,
+  type CautionId,
+  type Channel,
+  type Contaminant,
+  type CookStep,
+  type CorrectionEntry,
+  type Entry,
+  type EntryOf,
+  type Fate,
+  type House,
+  type Household,
+  type Proof,
+  type VesselId,
+  type VesselPhase,
+} from '../../../core/index';
+
+/** Wording of what the records hold. Kitchen English, one place for each word. */
+export const CONTAMINANT_WORDS: Readonly<
+  Record<Contaminant, { readonly letter: string; readonly word: string; readonly caution?: string }>
+> = {
+  greenMold: { letter: 'G', word: 'green mold' },
+  darkMold: { letter: 'D', word: 'dark powder mold' },
+  pinMold: { letter: 'P', word: 'pin mold' },
+  orangeMold: { letter: 'O', word: 'orange bread mold', caution: 'Never open it indoors.' },
+  cobweb: { letter: 'C', word: 'cobweb' },
+  wetRot: { letter: 'W', word: 'wet rot' },
+  yeast: { letter: 'Y', word: 'yeast' },
+  unsure: { letter: '?', word: 'not sure' },
+};
+
+export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
+  lidOn: 'Lid on',
+  steamSteady: 'Steam is steady',
+  weightOn: 'Weight on',
+  atPressure: 'At pressure',
+  pressureLost: 'Pressure was lost',
+  heatOff: 'Heat off',
+  open: 'Open',
+  boiledDry: 'It boiled dry',
+  stop: 'Stop this cook',
+};
+
+/** Where a vessel stands. */
+export const PHASE_WORDS: Readonly<Record<VesselPhase, string>> = {
+  planned: 'not cooked yet',
+  cooking: 'in the cooker',
+  sterile: 'cooked, waits',
+  running: 'running',
+  opened: 'opened',
+  gone: 'gone',
+};
+
+/** What became of a vessel. */
+export const FATE_WORDS: Readonly<Record<Fate, string>> = {
+  contaminated: 'contaminated',
+  cracked: 'cracked',
+  split: 'split',
+  spilt: 'spilt',
+  dropped: 'dropped',
+  moldyBeforeUse: 'moldy before use',
+  driedOut: 'dried out',
+  givenAway: 'given away',
+  eatenByMice: 'eaten by mice',
+  spent: 'spent',
+  other: 'taken out',
+};
+
+export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
+  lidChecklist: 'Checklist before the lid',
+  cleanWorkSpawn: 'Clean work with spawn',
+  cleanWorkCulture: 'Clean work: alcohol, flame, needles',
+  airSettled: 'Box stocked, air settling',
+  other: 'Caution',
+};
+
+const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
+  gaugeKPa: 'gauge',
+  chamberC: 'chamber',
+  coreC: 'middle of a vessel',
+  agarC: 'agar',
+};
+
+const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
+  strip: 'steam strip read',
+  maximum: 'maximum thermometer read',
+  indicator: 'biological indicator read',
+};
+
+/** "13:48" today, "Thu 09:00" this week, "3 Nov" else. */
+export function shortTime(ms: number, nowMs: number): string {
+  if (isSameDay(ms, nowMs)) {
+    return format(ms, 'HH:mm');
+  }
+  return Math.abs(ms - nowMs) < 6 * DAY_MS ? format(ms, 'EEE HH:mm') : format(ms, 'd MMM');
+}
+
+/** A likely range of days in as few words as it takes: "26 to 29 Nov", "28 Nov to 2 Dec". */
+export function rangeWords(fromMs: number, toMs: number): string {
+  if (isSameDay(fromMs, toMs)) {
+    return format(toMs, 'd MMM');
+  }
+  const sameMonth = format(fromMs, 'MMM yy') === format(toMs, 'MMM yy');
+  return `${format(fromMs, sameMonth ? 'd' : 'd MMM')} to ${format(toMs, 'd MMM')}`;
+}
+
+export function pressureWords(gaugeKPa: number, unit: Household['pressureUnit']): string {
+  const value = gaugeKPa / UNITS[unit].size;
+  return `${formatNumber(value, unit === 'bar' ? 2 : Math.abs(value - Math.round(value)) < 0.05 ? 0 : 1)} ${unit}`;
+}
+
+/** Codes as a person writes them: "G27-3", "G27-1 to 14", "8 of G28", "5 vessels". */
+export function vesselWords(ids: readonly VesselId[], house: House): string {
+  const views = ids.flatMap((id) => house.vesselById.get(id) ?? []);
+  const first = views[0];
+  if (first === undefined) {
+    return 'a vessel';
+  }
+  if (views.length === 1) {
+    return first.code;
+  }
+  const codes = [...new Set(views.map((v) => v.batchCode))];
+  return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
+}
+
+/** Money with two decimals and the household's own sign. */
+export function moneyWords(value: number, currency: string): string {
+  return `${currency === '' ? '' : `${currency}\u2009`}${formatNumber(value, 2)}`;
+}
+
+/** Grams as a scale shows them: "4.4 g", "1 980 g". */
+export function amountWords(massG: number): string {
+  return `${formatNumber(massG, massG < 100 && !Number.isInteger(massG) ? 1 : 0)} g`;
+}
+
+function materialWords(id: string, batchId: BatchId, house: House): string {
+  const part = house.batchById.get(batchId)?.batch.plan?.parts.find((p) => p.materialId === id);
+  return (part?.name ?? id).toLowerCase();
+}
+
+/** The deed of a step in the words of the batch's own method: jars for grain, bags for bulk. */
+function stepWords(entry: EntryOf<'stepDone'>, house: House): string {
+  const batch = house.batchById.get(entry.batchId)?.batch;
+  return (batch && stepsOf(batch).find((s) => s.step === entry.step)?.deed) ?? entry.step;
+}
+
+/** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
+export function entryWords(entry: Entry, house: House): string {
+  const code = 'batchId' in entry ? (house.batchById.get(entry.batchId)?.code ?? 'a batch') : '';
+  const vessels = 'vesselIds' in entry ? vesselWords(entry.vesselIds, house) : '';
+  const cook = 'cookId' in entry ? `cook ${house.cookById.get(entry.cookId)?.name ?? ''}`.trim() : '';
+  switch (entry.kind) {
+    case 'batchMade':
+      return `${house.codes.get(entry.batchId) ?? 'A batch'} made`;
+    case 'stepDone':
+      return `${code}: ${stepWords(entry, house)}`;
+    case 'tissueTested':
+      return `${code}: tissue ${{ dry: 'too dry', right: 'clean', wet: 'wet' }[entry.result]}`;
+    case 'weighed':
+      return `${code}: ${formatNumber(entry.massG)} g drained`;
+    case 'squeezed':
+      return `${code}: squeeze ${{ dry: 'too dry', right: 'right', wet: 'too wet' }[entry.result]}`;
+    case 'weighedOut':
+      return `${code}: ${amountWords(entry.massG)} ${materialWords(entry.materialId, entry.batchId, house)}`;
+    case 'adjusted':
+      return `${code}: ${amountWords(entry.massG)} ${entry.name.toLowerCase()} added`;
+    case 'volumeMeasured':
+      return `${code}: ${formatNumber(entry.volumeMl)} ml left`;
+    case 'phRead':
+      return `${code}: pH ${formatNumber(entry.ph, 1)}${entry.drops === 0 ? '' : `, ${entry.drops} drops`}`;
+    case 'cookLoaded':
+      return `${cook} loaded`;
+    case 'cookStep':
+      return `${cook}: ${COOK_WORDS[entry.step]}${entry.carryOn === true ? ', carried on' : ''}`;
+    case 'coreRead':
+      return `${cook} read ${formatNumber(entry.celsius)} °C`;
+    case 'cautionRead':
+      return `${CAUTION_WORDS[entry.caution]}, read`;
+    case 'inoculated':
+      return `${vessels} inoculated, ${formatNumber(entry.doseEach, entry.doseEach < 10 && !Number.isInteger(entry.doseEach) ? 1 : 0)} ${entry.doseUnit} each`;
+    case 'inspected': {
+      const seen = [
+        entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
+        entry.fraction === undefined ? '' : `${formatNumber(entry.fraction * 100)} %`,
+        entry.photoId === undefined ? '' : 'photo',
+        entry.note === undefined ? '' : `“${excerpt(entry.note)}”`,
+      ].filter(Boolean);
+      return `${vessels}: ${seen.join(', ') || 'looked at'}`;
+    }
+    case 'shaken':
+      return `${vessels} shaken`;
+    case 'moved':
+      return `${vessels} to the ${entry.place}`;
+    case 'opened':
+      return `${vessels} opened`;
+    case 'pinned':
+      return `${vessels}: pins`;
+    case 'harvested':
+      return `${vessels} harvested, ${formatNumber(entry.massG)} g`;
+    case 'discarded':
+      return `${vessels}: ${FATE_WORDS[entry.reason]}`;
+    case 'putAway':
+      return `${code} put away`;
+    case 'batchNoted':
+      return `${code}: “${excerpt(entry.note)}”`;
+    case 'cookNoted':
+      return `${cook}: “${excerpt(entry.note)}”`;
+    case 'cultureNoted':
+      return `${house.records.isolates.find((i) => i.id === entry.isolateId)?.name ?? 'A culture'}: “${excerpt(entry.note)}”`;
+    case 'dayNoted':
+      return `“${excerpt(entry.note)}”`;
+    case 'logged':
+      return `${cook}: ${entry.readings.length} readings, ${CHANNEL_WORDS[entry.channel]}`;
+    case 'poured':
+      return `${cook} poured`;
+    case 'waterLeft':
+      return `${cook}: ${formatNumber(entry.leftMl)} ml of water left`;
+    case 'proofRead':
+      return `${cook}: ${PROOF_WORDS[entry.proof.kind]}`;
+    default:
+      return correctionWords(entry, house);
+  }
+}
+
+const EXCERPT = 60;
+
+/** The beginning of a long remark. */
+function excerpt(text: string): string {
+  return text.length > EXCERPT ? `${text.slice(0, EXCERPT)}…` : text;
+}
+
+/** A correction, and the entry that it speaks of. */
+function correctionWords(entry: CorrectionEntry, house: House): string {
+  const named = house.entryById.get(entry.entryId);
+  const of = named === undefined ? 'an entry' : entryWords(named, house);
+  switch (entry.kind) {
+    case 'takenBack':
+      return `Struck: ${of}`;
+    case 'putBack':
+      return `Put back: ${of}`;
+    case 'retimed':
+      return `Another time: ${of}`;
+    case 'revalued':
+      return `Another value: ${of}`;
+  }
+}

@@ -1,0 +1,74 @@
+import { Injectable, inject } from '@angular/core';
+import {
+  USUAL_TARGET_F0,
+  observationsOf,
+  runOf,
+  type Contents,
+  type CookView,
+  type HeatBand,
+  type HoldChance,
+  type House,
+  type Observation,
+  type PlannedRun,
+  type Run,
+} from '../../../core/index';
+import { HeatWorker } from '../../workers/heat-client';
+
+const DRAWS = 200;
+/** After measuring, most draws are improbable; more of them keep the band smooth. */
+const DRAWS_AFTER = 400;
+const SEED = 20_250_101;
+/** Holds at which the chance is reckoned, min. */
+const HOLDS = [20, 40, 60, 75, 90, 105, 120, 150, 180, 240, 300] as const;
+
+/** What the middle of vessels likely gets, with what this house has measured of vessels and media of that kind. */
+@Injectable({ providedIn: 'root' })
+export class HeatService {
+  private readonly worker = inject(HeatWorker);
+
+  /** Everything that was measured in vessels of this type with this medium. */
+  observations(house: House, contents: Contents, nowMs: number, except?: CookView): readonly Observation[] {
+    return house.cooks
+      .filter(
+        (c) =>
+          c.cook.id !== except?.cook.id &&
+          c.contents?.vessel.id === contents.vessel.id &&
+          c.contents.stage === contents.stage,
+      )
+      .flatMap((c) => observationsOf(c, nowMs));
+  }
+
+  band(
+    kind: string,
+    run: Run,
+    observations: readonly Observation[],
+    targetF0 = USUAL_TARGET_F0,
+  ): Promise<HeatBand | undefined> {
+    return this.worker.band(kind, run, this.question(observations, targetF0));
+  }
+
+  /** The chance of the target at a range of holds of one plan. */
+  holds(
+    kind: string,
+    contents: Contents,
+    planned: Omit<PlannedRun, 'holdMinutes'>,
+    startC: number,
+    observations: readonly Observation[],
+    targetF0 = USUAL_TARGET_F0,
+  ): Promise<readonly HoldChance[] | undefined> {
+    const runs = HOLDS.map((holdMinutes) => ({
+      holdMinutes,
+      run: runOf(contents, { ...planned, holdMinutes }, startC),
+    }));
+    return this.worker.holds(kind, runs, this.question(observations, targetF0));
+  }
+
+  private question(observations: readonly Observation[], targetF0: number) {
+    return {
+      observations,
+      targetF0,
+      draws: observations.length > 0 ? DRAWS_AFTER : DRAWS,
+      seed: SEED,
+    };
+  }
+}

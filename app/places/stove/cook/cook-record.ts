@@ -1,0 +1,190 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  MINUTE_MS,
+  USUAL_TARGET_F0,
+  cookRun,
+  formatNumber,
+  heldMs,
+  overcook,
+  waterLostMl,
+  type CookView,
+  type HeatBand,
+  type Proof,
+} from '../../../../core/index';
+import { HeatService } from '../../../data/work/heat-service';
+import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
+import { HouseStore } from '../../../data/store/house-store';
+import { Journal } from '../../../data/journal/journal';
+import { Time } from '../../../data/clock/time';
+import { shortTime } from '../../../data/words/words';
+import { CookCurve } from '../../../pieces/cook-curve';
+import { HeatBandBar } from '../../../pieces/heat-band-bar';
+import { HistoryList } from '../../../pieces/history/history-list';
+import { NoteForm } from '../../../pieces/note-form';
+import { Plaque } from '../../../pieces/plaque';
+import { AskNumber } from '../ask-number';
+import { codesOf } from './codes-of';
+import { LogImport } from './log-import';
+import { ProofForm } from './proof-form';
+import { verdictWords } from './verdicts';
+
+/** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
+@Component({
+  selector: 'nw-cook-record',
+  imports: [
+    AskNumber,
+    CookCurve,
+    HeatBandBar,
+    HistoryList,
+    LogImport,
+    NoteForm,
+    Plaque,
+    ProofForm,
+    RouterLink,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cook-record.html',
+  styleUrl: './cook-record.scss',
+})
+export class CookRecord {
+  /** Id of the cook, or its name as people say it, from the address. */
+  readonly cook = input.required<string>();
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
+  private readonly heat = inject(HeatService);
+  protected readonly phone = matchMedia('(max-width: 820px)').matches;
+  protected readonly band = signal<HeatBand | undefined>(undefined);
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+
+  protected readonly view = computed(() =>
+    this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),
+  );
+  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
+  protected readonly verdict = computed(() => {
+    const view = this.view();
+    return view && verdictWords(view.verdict);
+  });
+  protected readonly target = computed(() => this.view()?.cook.targetF0 ?? USUAL_TARGET_F0);
+  protected readonly when = computed(() => {
+    const at = this.view()?.state.lidOnMs;
+    return at === undefined ? 'not begun' : shortTime(at, this.time.now());
+  });
+  /** Everything measured in vessels of this kind, this cook's own with it. */
+  private readonly observations = computed(() => {
+    const [house, view] = [this.store.house(), this.view()];
+    return house === undefined || view?.contents === undefined
+      ? []
+      : this.heat.observations(house, view.contents, this.nowMs());
+  });
+  protected readonly heatWords = computed(() => {
+    const band = this.band();
+    return band === undefined
+      ? undefined
+      : {
+          course: courseWords(band.coreF0, this.target()),
+          likely: likelyWords(band.coreF0),
+          uncapped: likelyWords(band.uncappedF0),
+          chance: chanceWords(band.chance),
+          rests: restsOn(this.observations().length, band),
+          outside: this.outside(),
+        };
+  });
+  private readonly run = computed(() => {
+    const view = this.view();
+    return view && cookRun(view, this.nowMs());
+  });
+  /** What the wall gets for the middle's sake. */
+  private readonly outside = computed(() => {
+    const run = this.run();
+    const found = run && overcook(run);
+    return found === undefined
+      ? ''
+      : ` The wall of a middling vessel gets F0 ${f0Words(found.wallF0)}, its average ${f0Words(found.meanF0)}.`;
+  });
+  protected readonly proofs = computed(() =>
+    (this.view()?.proofs ?? []).map((fact) => ({
+      id: fact.id,
+      words: proofWords(fact.proof),
+      vessel: fact.vesselId && this.store.house()?.vesselById.get(fact.vesselId)?.code,
+      at: shortTime(Date.parse(fact.at), this.time.now()),
+    })),
+  );
+  /** What became of its vessels: the cook's own lineage. */
+  protected readonly became = computed(() => {
+    const house = this.store.house();
+    const vessels = (this.view()?.vesselIds ?? []).flatMap((id) => house?.vesselById.get(id) ?? []);
+    const bad = vessels.filter((v) => v.state.suspect !== undefined);
+    const running = vessels.filter((v) => v.state.inoculatedAt !== undefined);
+    return {
+      words: `${vessels.length} vessels: ${running.length} inoculated, ${bad.length} turned bad.`,
+      bad: bad.map((v) => v.code).join(', '),
+    };
+  });
+  protected readonly water = computed(() => {
+    const view = this.view();
+    if (view === undefined || view.state.heatOffMs === undefined) {
+      return undefined;
+    }
+    const lost = waterLostMl(view.state.ventMinutes ?? 0, heldMs(view.state, this.nowMs()) / MINUTE_MS);
+    return {
+      left: view.waterLeftMl === undefined ? undefined : `${formatNumber(view.waterLeftMl)} ml`,
+      expected: `${formatNumber(Math.max(0, view.cook.waterMl - lost))} ml of ${formatNumber(view.cook.waterMl)} expected`,
+      most: view.cook.waterMl,
+    };
+  });
+
+  constructor() {
+    effect(() => {
+      void this.reckon(this.view());
+    });
+  }
+
+  protected saveWater(leftMl: number): void {
+    const view = this.view();
+    if (view !== undefined) {
+      void this.journal.say({ kind: 'waterLeft', cookId: view.cook.id, leftMl });
+    }
+  }
+
+  protected saveCore(celsius: number): void {
+    const view = this.view();
+    if (view !== undefined) {
+      void this.journal.say({ kind: 'coreRead', cookId: view.cook.id, celsius });
+    }
+  }
+
+  private async reckon(view: CookView | undefined): Promise<void> {
+    const run = view?.state.phase === 'ended' ? undefined : this.run();
+    if (run === undefined || view?.steps.length === 0) {
+      this.band.set(undefined);
+      return;
+    }
+    const band = await this.heat
+      .band('record', run, this.observations(), this.target())
+      .catch(() => undefined);
+    if (band !== undefined) {
+      this.band.set(band);
+    }
+  }
+}
+
+function proofWords(proof: Proof): string {
+  switch (proof.kind) {
+    case 'strip':
+      return `Strip ${proof.changed ? 'changed' : 'did not change'}`;
+    case 'maximum':
+      return `Maximum thermometer ${formatNumber(proof.celsius, 1)} °C`;
+    case 'indicator': {
+      const control =
+        proof.control === 'turned'
+          ? 'control turned'
+          : proof.control === 'clear'
+            ? 'control stayed clear'
+            : 'no control';
+      return `Indicator ${proof.result === 'clear' ? 'stayed clear' : 'turned'} after ${formatNumber(proof.hours)} h at ${formatNumber(proof.incubatedC)} °C, ${control}`;
+    }
+  }
+}

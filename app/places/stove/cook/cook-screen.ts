@@ -1,0 +1,263 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
+import {
+  MINUTE_MS,
+  USUAL_TARGET_F0,
+  cookRun,
+  cookRunIfBack,
+  formatNumber,
+  heldMs,
+  middleF0,
+  middleF0Until,
+  waterLostMl,
+  type CookStep,
+  type EntryId,
+  type CookView,
+  type HeatBand,
+} from '../../../../core/index';
+import { Chime } from '../../../data/devices/chime';
+import { HeatService } from '../../../data/work/heat-service';
+import { chanceWords, courseWords, f0Words, likelyWords } from '../../../data/words/heat-words';
+import { HouseStore } from '../../../data/store/house-store';
+import { Journal } from '../../../data/journal/journal';
+import { Time } from '../../../data/clock/time';
+import { COOK_WORDS, pressureWords, shortTime } from '../../../data/words/words';
+import { ClockFace } from '../../../pieces/clock-face';
+import { CookCurve } from '../../../pieces/cook-curve';
+import { Plaque } from '../../../pieces/plaque';
+import { Keys } from '../../../data/devices/keys';
+import { codesOf } from './codes-of';
+import { cookClock } from './cook-clock';
+import { InstrumentPanel } from './instrument-panel';
+
+/** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
+@Component({
+  selector: 'nw-cook-screen',
+  imports: [ClockFace, CookCurve, InstrumentPanel, MatIcon, Plaque, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cook-screen.html',
+  styleUrls: ['../stove-face.scss', './cook-screen.scss'],
+})
+export class CookScreen {
+  readonly view = input.required<CookView>();
+  /** Of a pretended instrument; see the instrument panel. */
+  readonly pace = input(1);
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
+  private readonly dialog = inject(MatDialog);
+  private readonly heatService = inject(HeatService);
+  protected readonly chime = inject(Chime);
+
+  protected readonly askingHow = signal(false);
+  protected readonly phone = matchMedia('(max-width: 820px)').matches;
+  protected readonly nowMs = computed(() => Math.floor(this.time.now() / 10_000) * 10_000);
+  protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
+  protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
+  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
+  protected readonly load = computed(() => {
+    const house = this.store.house();
+    const first = house?.vesselById.get(this.view().vesselIds[0]!);
+    const n = this.view().vesselIds.length;
+    return first === undefined ? '' : `${n} ${n === 1 ? first.batch.vessel.name : first.batch.vessel.plural}`;
+  });
+  protected readonly pressure = computed(() =>
+    pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'),
+  );
+  protected readonly deedWords = computed(() => {
+    const { step, dueMs, next } = this.clock();
+    return step === undefined
+      ? next
+      : dueMs !== undefined && !this.due()
+        ? `due ${shortTime(dueMs, this.time.now())}, press when you do it`
+        : 'press when it is so';
+  });
+  protected readonly headline = computed(() => {
+    const { phase } = this.view().state;
+    const { dueMs } = this.clock();
+    const time = dueMs === undefined ? '' : shortTime(dueMs, this.time.now());
+    switch (phase) {
+      case 'loaded':
+        return { main: 'Put the lid on', then: 'Checked and loaded. Its clock has not begun.' };
+      case 'heating':
+        return {
+          main: 'Wait for a full plume',
+          then: 'Steam must rush out without a break before its minutes count.',
+        };
+      case 'venting':
+        return {
+          main: `Weight on at ${time}`,
+          then: 'The steam drives the air out. Air left in keeps it cooler at the same pressure.',
+        };
+      case 'comingUp':
+        return {
+          main: 'Press when it is at pressure',
+          then: `The clock starts at ${this.pressure()}, not before.`,
+        };
+      case 'holding':
+        return {
+          main: `Heat off at ${time}`,
+          then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.`,
+        };
+      case 'lost':
+        return { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
+      case 'cooling':
+        return {
+          main: `Open at ${time}`,
+          then: 'Let the pressure fall by itself. Lid away from the face. Liquids can still erupt.',
+        };
+      default:
+        return { main: '', then: '' };
+    }
+  });
+  protected readonly target = computed(() => this.view().cook.targetF0 ?? USUAL_TARGET_F0);
+  /** A minute is soon enough for what changes over hours. */
+  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly run = computed(() => cookRun(this.view(), this.minuteMs()));
+  protected readonly band = signal<HeatBand | undefined>(undefined);
+  private readonly observations = computed(() => {
+    const house = this.store.house();
+    const { contents } = this.view();
+    return house === undefined || contents === undefined
+      ? []
+      : this.heatService.observations(house, contents, this.minuteMs(), this.view());
+  });
+  private readonly earned = computed(() => {
+    const run = this.run();
+    const start = this.view().state.lidOnMs;
+    return run === undefined || start === undefined
+      ? undefined
+      : middleF0Until(run, (this.minuteMs() - start) / MINUTE_MS);
+  });
+  /** Leads with the forecast, since little is earned until late. */
+  protected readonly course = computed(() => {
+    const { phase } = this.view().state;
+    if (phase === 'lost') {
+      return { words: 'Not counting', tone: 'beet' };
+    }
+    const band = this.band();
+    return band === undefined ? { words: 'By time', tone: 'soft' } : courseWords(band.coreF0, this.target());
+  });
+  protected readonly forecast = computed(() => {
+    const band = this.band();
+    const earned = this.earned();
+    if (band === undefined || earned === undefined) {
+      return '';
+    }
+    if (this.view().state.phase === 'lost') {
+      return `Its coldest point has earned about F0 ${f0Words(earned)} so far; it needs ${this.target()}.`;
+    }
+    return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned)}.`;
+  });
+  /** What either answer to a loss would give, if all is middling. */
+  protected readonly ifBack = computed(() => {
+    const f0 = (carryOn: boolean) => {
+      const run = cookRunIfBack(this.view(), this.minuteMs(), carryOn);
+      return run === undefined ? '' : `F0 about ${f0Words(middleF0(run))}`;
+    };
+    return { again: f0(false), on: f0(true) };
+  });
+  protected readonly since = computed(() => {
+    const last = this.view().steps[this.view().steps.length - 1];
+    return (
+      last && {
+        id: last.id,
+        words: COOK_WORDS[last.step],
+        time: shortTime(Date.parse(last.at), this.time.now()),
+      }
+    );
+  });
+  /** Water that should be left, by the plan's own loss. */
+  protected readonly water = computed(() => {
+    const { cook, state } = this.view();
+    const vented =
+      state.ventedMs === undefined
+        ? 0
+        : Math.min(cook.ventMinutes, (this.time.now() - state.ventedMs) / MINUTE_MS);
+    const held = heldMs(state, this.time.now()) / MINUTE_MS;
+    return { leftMl: Math.max(0, cook.waterMl - waterLostMl(vented, held)), startMl: cook.waterMl };
+  });
+  protected readonly carryOnMinutes = computed(() => {
+    const { cook, state } = this.view();
+    return Math.max(0, Math.ceil(cook.holdMinutes - state.heldBeforeMs / MINUTE_MS));
+  });
+  protected readonly coolWords = computed(() => {
+    const ms = this.view().coreCoolMs;
+    return ms === undefined ? '' : shortTime(ms, this.time.now());
+  });
+
+  constructor() {
+    const remove = inject(Keys).add([
+      { key: 'm', words: 'The next step of the cook', act: () => this.deed() },
+      { key: '.', words: 'At pressure, or pressure was lost', act: () => this.startOrHold() },
+    ]);
+    inject(DestroyRef).onDestroy(remove);
+    effect(() => {
+      void this.reckon();
+    });
+  }
+
+  protected deed(): void {
+    const { step } = this.clock();
+    if (step !== undefined) {
+      this.say(step);
+    } else if (this.view().state.phase === 'lost') {
+      this.askingHow.set(true);
+    }
+  }
+
+  protected say(step: CookStep, carryOn?: boolean): void {
+    this.askingHow.set(false);
+    void this.journal.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
+  }
+
+  protected whole(value: number): string {
+    return formatNumber(value);
+  }
+
+  protected one(value: number): string {
+    return formatNumber(value, 1);
+  }
+
+  protected async correct(entryId: EntryId): Promise<void> {
+    const { CorrectEntry } = await import('../../../pieces/history/correct-entry');
+    this.dialog.open(CorrectEntry, { data: { entryId } });
+  }
+
+  private async reckon(): Promise<void> {
+    const run = this.run();
+    if (run === undefined) {
+      this.band.set(undefined);
+      return;
+    }
+    const band = await this.heatService
+      .band(`cook ${this.view().cook.id}`, run, this.observations(), this.target())
+      .catch(() => undefined);
+    if (band !== undefined) {
+      this.band.set(band);
+    }
+  }
+
+  private startOrHold(): void {
+    const { phase } = this.view().state;
+    if (phase === 'comingUp') {
+      this.say('atPressure');
+    } else if (phase === 'holding') {
+      this.say('pressureLost');
+    } else if (phase === 'lost') {
+      this.askingHow.set(true);
+    }
+  }
+}

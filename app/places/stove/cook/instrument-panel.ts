@@ -1,0 +1,205 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  FAULTS,
+  formatNumber,
+  measuredAir,
+  parseNumber,
+  type Channel,
+  type CookView,
+  type Fault,
+} from '../../../../core/index';
+import { HouseStore } from '../../../data/store/house-store';
+import { Instruments } from '../../../data/devices/instruments';
+import { Journal } from '../../../data/journal/journal';
+import { Time } from '../../../data/clock/time';
+import { pressureWords, shortTime } from '../../../data/words/words';
+import { AskNumber } from '../ask-number';
+
+const FAULT_WORDS: Readonly<Record<Fault, string>> = {
+  none: 'a good run',
+  unvented: 'hardly vented',
+  leaking: 'pressure lost at minute 40',
+  boilingDry: 'boils dry',
+  probeOut: 'the probe falls out',
+};
+
+/** What instruments read, or the way to connect one: a logger on this machine, or a pretended canner for practice. */
+@Component({
+  selector: 'nw-instrument-panel',
+  imports: [AskNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (listening(); as on) {
+      <section class="card note" aria-label="Instruments" [class.needs]="silent()">
+        @if (silent(); as since) {
+          <p class="rye strong">Instrument silent since {{ since }}; nothing is filled in.</p>
+        }
+        @if (instruments.faulty(); as count) {
+          <p class="rye">
+            {{ count === 1 ? '1 reading' : count + ' readings' }} that no sound instrument could show: left
+            out. Look at its plug and wire.
+          </p>
+        } @else {
+          <p class="figures">
+            <strong>{{ figures() || 'Listening …' }}</strong>
+          </p>
+        }
+        <p class="soft small">
+          {{ on.kind === 'logger' ? 'A logger on this machine' : 'A pretended canner, for practice' }}. It
+          takes the steps by itself.
+          <button type="button" class="word" (click)="instruments.disconnect()">Disconnect</button>
+        </p>
+      </section>
+    } @else {
+      <details>
+        <summary>Connect an instrument</summary>
+        <button type="button" class="deed" (click)="connect('logger')">
+          Listen to a logger<small>that posts to this machine</small>
+        </button>
+        <label class="pretend"
+          >Practice with a pretended canner:
+          <select #fault class="field">
+            @for (f of faults; track f.id) {
+              <option [value]="f.id">{{ f.words }}</option>
+            }
+          </select>
+        </label>
+        <button type="button" class="deed" (click)="connect('pretended', fault.value)">Practice</button>
+      </details>
+      <details>
+        <summary>Type a reading</summary>
+        <nw-ask-number
+          name="Steam, by a thermometer"
+          unit="°C"
+          deed="Note it"
+          [min]="0"
+          [max]="150"
+          [answer]="airWords()"
+          (typed)="typed.set($event)"
+          (given)="note('chamberC', $event)"
+        />
+        <nw-ask-number
+          name="Middle of a vessel, by a probe"
+          unit="°C"
+          deed="Note it"
+          [min]="0"
+          [max]="150"
+          (given)="note('coreC', $event)"
+        />
+      </details>
+    }
+  `,
+  styles: `
+    .note {
+      padding: 12px 16px;
+      font-size: 18px;
+    }
+    .figures {
+      font-size: 21px;
+    }
+    summary {
+      min-height: 44px;
+      padding: 10px 0;
+      color: var(--soft);
+      font-size: 18px;
+      cursor: pointer;
+    }
+    .deed {
+      width: 100%;
+      min-height: 56px;
+      font-size: 20px;
+    }
+    .pretend {
+      display: grid;
+      gap: 6px;
+      margin: 14px 0 8px;
+      font-size: 17px;
+    }
+    select {
+      min-height: 48px;
+      font-size: 18px;
+    }
+  `,
+})
+export class InstrumentPanel {
+  readonly view = input.required<CookView>();
+  /** 0 lets the pretended canner send all ahead; for trials. */
+  readonly pace = input(1);
+
+  protected readonly instruments = inject(Instruments);
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
+  private readonly journal = inject(Journal);
+  protected readonly typed = signal('');
+  protected readonly faults = FAULTS.map((id) => ({ id, words: FAULT_WORDS[id] }));
+  private readonly resumed = signal(false);
+
+  protected readonly listening = computed(() => {
+    const connection = this.instruments.connection();
+    return connection?.cookId === this.view().cook.id ? connection : undefined;
+  });
+  protected readonly silent = computed(() => {
+    const since = this.instruments.silentSinceMs();
+    return since === undefined ? '' : shortTime(since, this.time.now());
+  });
+  protected readonly figures = computed(() => {
+    const latest = this.instruments.latest();
+    const unit = this.store.household()?.pressureUnit ?? 'psi';
+    const gauge = latest.get('gaugeKPa');
+    const chamber = latest.get('chamberC');
+    const core = latest.get('coreC');
+    const air = this.instruments.air();
+    return [
+      ...(gauge ? [pressureWords(gauge.value, unit)] : []),
+      ...(chamber ? [`steam ${formatNumber(chamber.value, 1)} °C`] : []),
+      ...(core ? [`middle ${formatNumber(core.value, 1)} °C`] : []),
+      ...(air !== undefined && air > 0.02 ? [`${formatNumber(air * 100)} % air`] : []),
+    ].join(' · ');
+  });
+
+  /** Air in the steam while a temperature is typed, if the gauge shows what was planned. */
+  protected readonly airWords = computed(() => {
+    const { cook, state } = this.view();
+    if (state.phase !== 'holding' || this.typed().trim() === '') {
+      return '';
+    }
+    try {
+      const celsius = parseNumber(this.typed(), 'Steam');
+      const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
+      return air < 0.02
+        ? 'Pure steam at this pressure.'
+        : `${formatNumber(air * 100)} % air at this pressure: ${formatNumber(cook.chamberC - celsius, 1)} °C cooler than pure steam.`;
+    } catch {
+      return '';
+    }
+  });
+
+  constructor() {
+    effect(() => {
+      if (!this.resumed()) {
+        this.resumed.set(true);
+        this.instruments.resume(this.view().cook.id);
+      }
+    });
+  }
+
+  protected note(channel: Channel, value: number): void {
+    void this.journal.say({
+      kind: 'logged',
+      cookId: this.view().cook.id,
+      channel,
+      source: 'typed',
+      readings: [[0, value]],
+    });
+    this.typed.set('');
+  }
+
+  protected connect(kind: 'logger' | 'pretended', fault = 'none'): void {
+    this.instruments.connect({
+      cookId: this.view().cook.id,
+      kind,
+      fault: FAULTS.find((f) => f === fault) ?? 'none',
+      pace: this.pace(),
+    });
+  }
+}

@@ -1,0 +1,251 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  DAY_MS,
+  contentsOf,
+  formatNumber,
+  inCooker,
+  isDissolved,
+  VENT_MINUTES,
+  learnedFrom,
+  placesNeeded,
+  planCook,
+  shownGaugeKPa,
+  tradeHold,
+  type BatchView,
+  type Stage,
+  type VesselId,
+  type VesselType,
+} from '../../../../core/index';
+import { messageOf } from '../../../data/words/message-of';
+import { HouseStore } from '../../../data/store/house-store';
+import { Journal } from '../../../data/journal/journal';
+import { pressureWords } from '../../../data/words/words';
+import { BlankChoice, BlankNumber } from '../../../pieces/blank';
+import { Plaque } from '../../../pieces/plaque';
+import { freeCookers } from './free-cookers';
+import { HoldChoice } from './hold-choice';
+
+const CHECKS = [
+  'Vent pipe clear, gasket and relief plug sound, as the manual of this cooker says; never a weight added',
+  'Water measured, rack in; no bag or film can reach or block the vent',
+  'Vessels made for pressure, upright, not over-full, lids loose enough to breathe; no cold glass into hot water',
+  'Window open, alarm on, and you stay near while it is hot; the pressure will fall by itself',
+] as const;
+/** A dial gauge is tested every year: USDA Complete Guide to Home Canning. */
+const GAUGE_TEST_DAYS = 365;
+const MOST_VENT_MIN = 60;
+const MOST_START_C = 95;
+
+/** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
+function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
+  return inCooker(a).vessel.id === inCooker(b).vessel.id && isDissolved(a.stage) === isDissolved(b.stage);
+}
+
+/** What goes into the pot, the programme, four lines to check, one press. */
+@Component({
+  selector: 'nw-load-cook',
+  imports: [BlankChoice, BlankNumber, HoldChoice, Plaque],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './load-cook.html',
+  styleUrls: ['../stove-face.scss', './load-cook.scss'],
+})
+export class LoadCook {
+  readonly batches = input.required<readonly BatchView[]>();
+  readonly started = output();
+  readonly closed = output();
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  protected readonly checks = CHECKS;
+  protected readonly left = signal<ReadonlySet<string>>(new Set());
+  protected readonly chosenAppliance = signal<string | undefined>(undefined);
+  protected readonly school = signal<number | undefined>(undefined);
+  protected readonly hold = signal<number | undefined>(undefined);
+  protected readonly measuredHold = signal<number | undefined>(undefined);
+  protected readonly vent = signal(VENT_MINUTES);
+  protected readonly startC = signal<number | undefined>(undefined);
+  private busy = false;
+
+  protected readonly appliances = computed(() => freeCookers(this.store.house()));
+  protected readonly appliance = computed(
+    () =>
+      this.appliances().find((a) => a.id === this.chosenAppliance()) ??
+      this.appliances().find((a) => a.inUse) ??
+      this.appliances()[0],
+  );
+  protected readonly applianceOptions = computed(() =>
+    this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
+  );
+  /** Only like vessels of like media share a cook, since they share a programme and its places: the first decides. */
+  protected readonly rows = computed(() => {
+    const first = this.batches().find((b) => !this.left().has(b.batch.id));
+    return this.batches().map((view) => {
+      const waiting = view.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id);
+      const { vessel, vesselsPerPlace } = inCooker(view.batch);
+      const fits = first === undefined || sharesCook(view.batch, first.batch);
+      const places = placesNeeded(waiting.length, vesselsPerPlace);
+      const words = `${places} ${places === 1 ? vessel.name : vessel.plural}`;
+      const poured = vessel === view.batch.vessel ? '' : ` for ${waiting.length} ${view.batch.vessel.plural}`;
+      return {
+        view,
+        waiting,
+        vesselsPerPlace,
+        words,
+        poured,
+        fits,
+        taken: fits && !this.left().has(view.batch.id),
+      };
+    });
+  });
+  /** Place by place, until the pot is full. */
+  protected readonly load = computed<readonly VesselId[]>(() => {
+    let free = this.places();
+    return this.rows().flatMap((row) => {
+      const most = Math.floor(free * row.vesselsPerPlace + 1e-9);
+      const taken = row.taken ? row.waiting.slice(0, most) : [];
+      free -= placesNeeded(taken.length, row.vesselsPerPlace);
+      return taken;
+    });
+  });
+  protected readonly placesTaken = computed(() =>
+    placesNeeded(this.load().length, this.rows().find((r) => r.taken)?.vesselsPerPlace ?? 1),
+  );
+  protected readonly waitingCount = computed(
+    () => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length,
+  );
+  private readonly firstTaken = computed(() => this.rows().find((r) => r.taken)?.view);
+  private readonly cooked = computed(() => {
+    const first = this.firstTaken();
+    return first && inCooker(first.batch);
+  });
+  protected readonly places = computed(() => this.appliance()?.places[this.cooked()?.vessel.id ?? ''] ?? 0);
+  private readonly answer = computed(() => {
+    const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
+    const cooked = this.cooked();
+    if (!appliance || !house || !first || !cooked || this.load().length === 0) {
+      return undefined;
+    }
+    try {
+      return {
+        ...planCook({
+          appliance,
+          house,
+          vessel: cooked.vessel,
+          count: this.placesTaken(),
+          vesselWetG: cooked.wetG,
+          stage: first.batch.stage,
+          fill: contentsOf(first.batch)?.fill,
+          schoolMinutes: this.schoolHere(cooked.vessel, first.batch.stage),
+          chosenHoldMinutes: this.hold(),
+          measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,
+          ventMinutes: this.vent(),
+          startC: this.startC(),
+          learned: this.learned(),
+        }),
+        problem: '',
+      };
+    } catch (error) {
+      return { problem: messageOf(error) };
+    }
+  });
+  protected readonly plan = computed(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'holdMinutes' in answer ? answer : undefined;
+  });
+  /** Why nothing can be cooked like this. */
+  protected readonly problem = computed(() => {
+    if (this.firstTaken() === undefined) {
+      return 'Choose what goes in.';
+    }
+    return (
+      this.answer()?.problem ??
+      `${this.appliance()?.name ?? 'It'} has no places for these vessels. Say how many fit under Ledger, Settings.`
+    );
+  });
+  protected readonly noun = computed(() => {
+    const vessel = this.cooked()?.vessel;
+    return this.placesTaken() === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
+  });
+
+  /** What this cooker's earlier runs have shown. */
+  private readonly learned = computed(() => {
+    const id = this.appliance()?.id;
+    return learnedFrom((this.store.house()?.cooks ?? []).filter((c) => c.cook.applianceId === id));
+  });
+  protected readonly learnedWords = computed(() =>
+    this.learned().cooks.water > 0 ? ', by what this cooker has lost before' : '',
+  );
+  protected readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
+  /** A dial that was not tested within a year, or that reads wrong. */
+  protected readonly gaugeWords = computed(() => {
+    const appliance = this.appliance();
+    const plan = this.plan();
+    if (appliance?.gauge !== 'dial' || plan === undefined) {
+      return '';
+    }
+    const tested = appliance.gaugeTestedAt;
+    const old = tested === undefined || Date.now() - Date.parse(tested) > GAUGE_TEST_DAYS * DAY_MS;
+    const offset = appliance.gaugeReadsOverKPa ?? 0;
+    const shown =
+      offset === 0 ? '' : `Its dial must show ${this.pressure(shownGaugeKPa(appliance, plan.gaugeKPa))}. `;
+    return `${shown}${old ? 'Its dial was not tested within a year: one psi too little takes a fifth of the heat.' : ''}`;
+  });
+
+  /** A school stays chosen while the vessels have it. */
+  private schoolHere(vessel: VesselType, stage: Stage): number | undefined {
+    const chosen = this.school();
+    return tradeHold(vessel, stage).schools.some((s) => s.minutes === chosen) ? chosen : undefined;
+  }
+
+  protected chooseSchool(minutes: number): void {
+    this.school.set(minutes);
+    this.hold.set(undefined);
+  }
+
+  protected setVent(minutes: number): void {
+    if (minutes >= 0 && minutes <= MOST_VENT_MIN) {
+      this.vent.set(minutes);
+    }
+  }
+
+  protected setStart(celsius: number): void {
+    if (celsius >= 0 && celsius <= MOST_START_C) {
+      this.startC.set(celsius);
+    }
+  }
+
+  protected toggle(view: BatchView): void {
+    this.left.update((left) => {
+      const next = new Set(left);
+      if (!next.delete(view.batch.id)) {
+        next.add(view.batch.id);
+      }
+      return next;
+    });
+  }
+
+  protected pressure(kPa: number): string {
+    return pressureWords(kPa, this.store.household()?.pressureUnit ?? 'psi');
+  }
+
+  protected one(value: number): string {
+    return formatNumber(value, 1);
+  }
+
+  protected whole(value: number): string {
+    return formatNumber(value);
+  }
+
+  protected async lidOn(): Promise<void> {
+    const [appliance, plan] = [this.appliance(), this.plan()];
+    if (appliance === undefined || plan === undefined || this.busy) {
+      return;
+    }
+    this.busy = true;
+    const cookId = await this.journal.startCook(appliance, plan, this.load(), 'lidChecklist');
+    if (cookId !== undefined) {
+      this.started.emit();
+    }
+    this.busy = false;
+  }
+}

@@ -1,0 +1,37 @@
+import type { CookVerdict, VerdictReason, VerdictWord } from '../../../../core/index';
+
+type Tone = 'done' | 'rye' | 'beet';
+
+const WORDS: Readonly<Record<VerdictWord, { readonly word: string; readonly tone: Tone }>> = {
+  proved: { word: 'Proved', tone: 'done' },
+  'by-time': { word: 'Done by time', tone: 'done' },
+  'not-sterile': { word: 'Not sterile', tone: 'beet' },
+  void: { word: 'Does not count', tone: 'beet' },
+  open: { word: 'Still on', tone: 'done' },
+};
+
+const REASONS: Readonly<Record<VerdictReason, string>> = {
+  'spores died': 'The spores of the indicator died and its control turned.',
+  'spores lived': 'The spores of an indicator lived.',
+  'control failed': 'An indicator says nothing: its control did not turn, or there was none.',
+  'probe reached it': 'A probe in the middle logged the target.',
+  'probe fell short': 'A probe in the middle logged less than the target.',
+  'thermometer too low': 'The maximum thermometer stayed well below the chamber.',
+  'strip only': 'A strip that changed shows exposure, not heat in the middle.',
+  'held as planned': 'Vented and held as planned. A clock is no proof of the middle.',
+  'held too short': 'The hold was shorter than planned.',
+  'hardly vented': 'Air stayed in: the same pressure was cooler. Watch these vessels.',
+  'boiled dry': 'It boiled dry. The load waits for another cook.',
+  stopped: 'It was stopped. The load waits for another cook.',
+};
+
+/** What a cook's record is worth, in words, with the reasons that decide it first. */
+export function verdictWords(verdict: CookVerdict): {
+  readonly word: string;
+  readonly tone: Tone;
+  readonly why: string;
+} {
+  const proved = verdict.word === 'proved';
+  const reasons = verdict.reasons.filter((r) => !(proved && r === 'held as planned'));
+  return { ...WORDS[verdict.word], why: reasons.map((r) => REASONS[r]).join(' ') };
+}

@@ -1,0 +1,180 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  decimalsOf,
+  doseFor,
+  formatNumber,
+  nextDrops,
+  parseNumber,
+  type BatchView,
+} from '../../../../core/index';
+import { HouseStore } from '../../../data/store/house-store';
+import { Journal } from '../../../data/journal/journal';
+import { AskNumber } from '../ask-number';
+import { plannedStrength } from '../cook/planned-strength';
+
+const MOST_ML = 100_000;
+/** Where a formula names none: agar and broth do well around it. From memory. */
+const USUAL_PH = 6;
+
+/** What agar and broth are asked at the bench: how much is left after boiling, and the pH, drop by drop. */
+@Component({
+  selector: 'nw-dissolved-tests',
+  imports: [AskNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="tests">
+      <nw-ask-number
+        name="How much is left?"
+        unit="ml"
+        deed="Measured"
+        [min]="1"
+        [max]="mostMl"
+        [answer]="leftWords()"
+        (typed)="leftText.set($event)"
+        (given)="left($event)"
+      />
+      <div class="ph">
+        <nw-ask-number
+          name="pH"
+          deed="Read"
+          [min]="0"
+          [max]="14"
+          [answer]="phWords()"
+          (given)="read($event)"
+        />
+        <label class="drops"
+          >after drops
+          <input
+            #drops
+            class="field"
+            inputmode="numeric"
+            maxlength="4"
+            [value]="dropsText()"
+            (input)="dropsText.set(drops.value)"
+          />
+        </label>
+        @if (problem(); as words) {
+          <p class="error" role="alert">{{ words }}</p>
+        }
+        @if (view().phReads.length > 0) {
+          <p class="soft log">{{ log() }}</p>
+        }
+        <p class="soft small">
+          Acid and lye burn: goggles and gloves, acid into water, one drop of 1 mol/l at a time.
+        </p>
+      </div>
+    </div>
+  `,
+  styles: `
+    .tests {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+      gap: 18px 32px;
+    }
+    .ph {
+      display: grid;
+      gap: 6px;
+    }
+    .drops {
+      display: flex;
+      gap: 10px;
+      align-items: center;
+    }
+    .drops input {
+      width: 76px;
+    }
+  `,
+})
+export class DissolvedTests {
+  readonly view = input.required<BatchView>();
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
+  protected readonly mostMl = MOST_ML;
+  protected readonly leftText = signal('');
+  protected readonly dropsText = signal('0');
+  protected readonly problem = signal('');
+
+  private readonly wantedPh = computed(() => {
+    const { formula } = this.view().batch;
+    return formula?.basis === 'perLiter' ? (formula.ph?.value ?? USUAL_PH) : USUAL_PH;
+  });
+  protected readonly leftWords = computed(() => {
+    const planned = this.view().batch.plan?.volumeMl ?? 0;
+    const ml = this.typedMl() ?? this.view().measuredMl;
+    if (ml === undefined) {
+      return `${formatNumber(planned)} ml were started with; the amounts follow what is left.`;
+    }
+    const eachMl = this.view().batch.plan?.vesselMl ?? 1;
+    const gone = planned > 0 ? Math.round((1 - ml / planned) * 100) : 0;
+    const filled = Math.min(this.view().vessels.length, Math.floor(ml / eachMl));
+    const boiled = gone > 0 ? `${gone} % boiled off: ` : '';
+    const doses = this.dosesFor(ml);
+    return `${boiled}it fills ${filled} of ${this.view().vessels.length}. ${doses}`;
+  });
+  protected readonly phWords = computed(() => {
+    const target = this.wantedPh();
+    const advice = nextDrops(this.view().phReads, target);
+    const wanted = `Wanted ${formatNumber(target, 1)}.`;
+    switch (advice?.kind) {
+      case 'reached':
+        return `${wanted} It is there: no more.`;
+      case 'first':
+        return `${wanted} One drop of ${advice.agent}, stir, read again.`;
+      case 'turn':
+        return `${wanted} That went the wrong way or too far: now ${advice.agent}, one drop.`;
+      case 'drops':
+        return `${wanted} A drop moves it ${formatNumber(Math.abs(advice.perDrop), 2)}: next ${advice.drops} of ${advice.agent}.`;
+      default:
+        return wanted;
+    }
+  });
+  protected readonly log = computed(() =>
+    this.view()
+      .phReads.map(
+        (r) =>
+          `${r.drops > 0 ? `${r.drops} ${r.drops === 1 ? 'drop' : 'drops'}, ` : ''}${formatNumber(r.ph, 1)}`,
+      )
+      .join(' · '),
+  );
+
+  protected left(volumeMl: number): void {
+    this.leftText.set('');
+    void this.journal.say({ kind: 'volumeMeasured', batchId: this.view().batch.id, volumeMl });
+  }
+
+  protected async read(ph: number): Promise<void> {
+    const drops = Number(this.dropsText().trim() || '0');
+    if (!Number.isInteger(drops) || drops < 0 || drops > 1000) {
+      this.problem.set(
+        `Drops must be a whole number between 0 and 1000. You typed ${this.dropsText()}. Nothing was changed.`,
+      );
+      return;
+    }
+    this.problem.set('');
+    if (await this.journal.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops })) {
+      this.dropsText.set('1');
+    }
+  }
+
+  /** What goes into so much, at once while it is typed. */
+  private dosesFor(volumeMl: number): string {
+    const { formula } = this.view().batch;
+    if (formula?.basis !== 'perLiter' || volumeMl < 1 || volumeMl > MOST_ML) {
+      return '';
+    }
+    const doses = doseFor(formula, volumeMl, plannedStrength(this.view()), this.stepG()).filter(
+      (p) => !p.strained,
+    );
+    return `It takes ${doses.map((p) => `${formatNumber(p.roundedG, decimalsOf(this.stepG()))} g ${p.material.name.toLowerCase()}`).join(', ')}.`;
+  }
+
+  private typedMl(): number | undefined {
+    try {
+      return this.leftText() === '' ? undefined : parseNumber(this.leftText(), 'Left');
+    } catch {
+      return undefined;
+    }
+  }
+}

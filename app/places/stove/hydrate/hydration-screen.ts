@@ -1,0 +1,161 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  MINUTE_MS,
+  durationWords,
+  formatNumber,
+  parseNumber,
+  weighedMoisture,
+  type BatchView,
+} from '../../../../core/index';
+import { messageOf } from '../../../data/words/message-of';
+import { Journal } from '../../../data/journal/journal';
+import { Time } from '../../../data/clock/time';
+import { shortTime } from '../../../data/words/words';
+import { ClockFace } from '../../../pieces/clock-face';
+import { Plaque } from '../../../pieces/plaque';
+import { Keys } from '../../../data/devices/keys';
+import { DissolvedTests } from './dissolved-tests';
+import { hydrationClock } from './hydration-clock';
+import { MixTests } from './mix-tests';
+import { Pasteurize } from './pasteurize';
+import { WeighList } from './weigh-list';
+
+const TISSUE = [
+  { result: 'dry', words: 'Dry core left', hint: 'a white core inside' },
+  { result: 'right', words: 'Clean', hint: 'no wet spot in 5 s' },
+  { result: 'wet', words: 'Wet spot', hint: 'let it steam on' },
+] as const;
+
+/** A medium from the sack to its vessels: soak, simmer, dry, test, weigh, fill. */
+@Component({
+  selector: 'nw-hydration-screen',
+  imports: [ClockFace, DissolvedTests, MixTests, Pasteurize, Plaque, RouterLink, WeighList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './hydration-screen.html',
+  styleUrls: ['../stove-face.scss', './hydration-screen.scss'],
+})
+export class HydrationScreen {
+  readonly view = input.required<BatchView>();
+
+  private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
+
+  protected readonly tissue = TISSUE;
+  protected readonly massText = signal('');
+  protected readonly massProblem = signal('');
+  protected readonly clock = computed(() => hydrationClock(this.view()));
+  protected readonly leftMinutes = computed(() => ((this.clock().dueMs ?? 0) - this.time.now()) / MINUTE_MS);
+  protected readonly share = computed(() => {
+    const { dueMs, sinceMs } = this.clock();
+    return dueMs === undefined || sinceMs === undefined
+      ? undefined
+      : Math.min(1, Math.max(0, (this.time.now() - sinceMs) / (dueMs - sinceMs)));
+  });
+  protected readonly due = computed(() => this.clock().dueMs === undefined || this.leftMinutes() <= 0);
+  private readonly isDissolved = computed(() => this.view().batch.formula?.basis === 'perLiter');
+  /** Until the first step; what is boiled first is weighed again once it was measured. */
+  protected readonly showsWeighing = computed(
+    () =>
+      this.clock().current === undefined || (this.isDissolved() && this.clock().current?.step !== 'extract'),
+  );
+  protected readonly showsDissolved = computed(
+    () => this.isDissolved() && this.clock().current !== undefined,
+  );
+  protected readonly showsMix = computed(() => {
+    const step = this.clock().current?.step;
+    return (
+      this.view().batch.stage === 'bulk' && (step === 'mix' || step === 'drain' || step === 'pasteurize')
+    );
+  });
+  protected readonly byJar = computed(() => {
+    const { batch } = this.view();
+    const each =
+      batch.plan?.vesselMl === undefined
+        ? `${formatNumber(batch.plan?.vesselWetG ?? 0)} g`
+        : `${formatNumber(batch.plan.vesselMl, 0)} ml`;
+    return `${each} in each, ${this.view().vessels.length} × ${batch.vessel.plural}`;
+  });
+  protected readonly stageWords = computed(() => {
+    const at = shortTime(this.clock().dueMs ?? 0, this.time.now());
+    return this.clock().dueMs === undefined ? this.clock().next : `${this.clock().next} at ${at}`;
+  });
+  protected readonly range = computed(() => {
+    const minutes = this.clock().current?.minutes;
+    return minutes && `${durationWords(minutes.least)} to ${durationWords(minutes.most)} works`;
+  });
+  protected readonly measured = computed(() => {
+    const moisture = this.view().weighedMoisture;
+    const target = this.view().batch.plan?.targetMoisture ?? 0;
+    if (moisture === undefined) {
+      return undefined;
+    }
+    const off = moisture - target;
+    const words =
+      Math.abs(off) < 0.01
+        ? 'as wanted'
+        : off > 0
+          ? 'wetter than wanted: let it steam on, then weigh again'
+          : 'drier than wanted: it will run slowly';
+    return { percent: formatNumber(moisture * 100, 1), words, off };
+  });
+
+  constructor() {
+    const remove = inject(Keys).add([
+      { key: 'm', words: 'The next step of this batch', act: () => this.deed() },
+    ]);
+    inject(DestroyRef).onDestroy(remove);
+  }
+
+  protected deed(): void {
+    const step = this.clock().following?.step;
+    if (step !== undefined) {
+      void this.journal.say({ kind: 'stepDone', batchId: this.view().batch.id, step });
+    }
+  }
+
+  protected test(result: (typeof TISSUE)[number]['result']): void {
+    void this.journal.say({ kind: 'tissueTested', batchId: this.view().batch.id, result });
+  }
+
+  /** The moisture that the typed mass would mean, while it is typed. */
+  protected readonly preview = computed(() => {
+    try {
+      return this.massText() === ''
+        ? ''
+        : `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`;
+    } catch {
+      return '';
+    }
+  });
+
+  protected async weigh(): Promise<void> {
+    try {
+      this.moistureOf(this.massText());
+      this.massProblem.set('');
+      if (
+        await this.journal.say({
+          kind: 'weighed',
+          batchId: this.view().batch.id,
+          massG: parseNumber(this.massText(), 'Drained mass'),
+        })
+      ) {
+        this.massText.set('');
+      }
+    } catch (error) {
+      this.massProblem.set(`${messageOf(error)} Nothing was changed.`);
+    }
+  }
+
+  private moistureOf(text: string): number {
+    return weighedMoisture(parseNumber(text, 'Drained mass'), this.view().batch.plan?.dryMatterG ?? 0);
+  }
+}

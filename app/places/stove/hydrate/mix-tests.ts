@@ -1,0 +1,234 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  WATER,
+  correctMix,
+  decimalsOf,
+  formatNumber,
+  moistureOf,
+  type BatchView,
+  type Material,
+} from '../../../../core/index';
+import { messageOf } from '../../../data/words/message-of';
+import { HouseStore } from '../../../data/store/house-store';
+import { Journal } from '../../../data/journal/journal';
+import { amountWords } from '../../../data/words/words';
+import { AskNumber } from '../ask-number';
+
+const SQUEEZES = [
+  { result: 'dry', words: 'Crumbles', hint: 'not one drop' },
+  { result: 'right', words: 'A few drops', hint: 'field capacity' },
+  { result: 'wet', words: 'It runs', hint: 'a stream of water' },
+] as const;
+/** How far a plainly dry or wet squeeze is taken to be off. Common practice, no source. */
+const OFF = 0.03;
+/** Added by splashes; more at once overshoots. Common practice, no source. */
+const DRIERS = ['vermiculite', 'coir', 'hardwood-pellets', 'wheat-straw'];
+
+interface Helper {
+  readonly id: string;
+  readonly name: string;
+  readonly moisture: number;
+}
+
+/** The squeeze of a mix, and what to add when it came out wet or dry, noted step by step. */
+@Component({
+  selector: 'nw-mix-tests',
+  imports: [AskNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <fieldset>
+      <legend>Squeeze test, a hard squeeze of one fist</legend>
+      @for (choice of squeezes; track choice.result) {
+        <button
+          type="button"
+          class="deed"
+          [class.main]="view().squeeze === choice.result"
+          [attr.aria-pressed]="view().squeeze === choice.result"
+          (click)="squeeze(choice.result)"
+        >
+          {{ choice.words }}<small>{{ choice.hint }}</small>
+        </button>
+      }
+    </fieldset>
+    @if (view().mixed; as mixed) {
+      <p class="now">
+        In it now: <strong>{{ mass(mixed.massG) }}</strong> at
+        <strong>{{ percent(mixed.moisture) }}</strong> by what was weighed, wanted {{ percent(wanted()) }}.
+      </p>
+    }
+    @if (off() !== 0) {
+      <div class="cure">
+        <p>
+          <strong>{{ off() > 0 ? 'Too wet.' : 'Too dry.' }}</strong> Add
+          @if (off() > 0) {
+            <select #what class="field what" aria-label="What is added" (change)="helperId.set(what.value)">
+              @for (helper of helpers(); track helper.id) {
+                <option [value]="helper.id" [selected]="helper.id === helper_().id">{{ helper.name }}</option>
+              }
+            </select>
+          } @else {
+            <strong>water</strong>
+          }
+          <span class="soft">{{ percent(helper_().moisture) }} moist</span>
+        </p>
+        @if (problem(); as words) {
+          <p class="error">{{ words }}</p>
+        } @else {
+          <p class="main-words">
+            About <strong>{{ mass(neededG()) }}</strong>, in two or three splashes; squeeze after each.
+          </p>
+        }
+        <nw-ask-number
+          name="Added"
+          unit="g"
+          deed="It is in"
+          [min]="1"
+          [max]="1000000"
+          [answer]="afterWords()"
+          (typed)="typed.set($event)"
+          (given)="add($event)"
+        />
+      </div>
+    }
+    @if (view().adjustments.length > 0) {
+      <ul class="log">
+        @for (step of view().adjustments; track step.id) {
+          <li>{{ mass(step.massG) }} {{ step.name.toLowerCase() }} added</li>
+        }
+      </ul>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 14px;
+      font-size: 20px;
+    }
+    fieldset {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    legend {
+      margin-bottom: 6px;
+      font-weight: 600;
+    }
+    .what {
+      display: inline-block;
+      width: auto;
+      min-height: 48px;
+    }
+    .cure {
+      display: grid;
+      gap: 8px;
+      padding-top: 10px;
+      border-top: 1px solid var(--line);
+    }
+    .log {
+      color: var(--soft);
+    }
+  `,
+})
+export class MixTests {
+  readonly view = input.required<BatchView>();
+
+  private readonly store = inject(HouseStore);
+  private readonly journal = inject(Journal);
+  protected readonly squeezes = SQUEEZES;
+  protected readonly helperId = signal('');
+  protected readonly typed = signal('');
+
+  protected readonly wanted = computed(() => this.view().batch.plan?.targetMoisture ?? 0);
+  /** How much too wet it is by the squeeze, as a fraction; below 0 for too dry. Corrections since then count. */
+  protected readonly off = computed(() => {
+    const { squeeze, mixed } = this.view();
+    if (squeeze === undefined || squeeze === 'right' || mixed === undefined) {
+      return 0;
+    }
+    const byWeight = mixed.moisture - this.wanted();
+    // The hand knows better than the plan; at least so much, or what the weighing says if that is more.
+    return squeeze === 'wet' ? Math.max(OFF, byWeight) : Math.min(-OFF, byWeight);
+  });
+  protected readonly helpers = computed<readonly Helper[]>(() => {
+    const materials = this.store.house()?.records.materials ?? [];
+    const own = this.view().batch.formula?.parts.map((p) => p.material.id) ?? [];
+    return [...DRIERS, ...own].flatMap((id, i, all) => {
+      const material = materials.find((m) => m.id === id);
+      return material === undefined || all.indexOf(id) !== i ? [] : [helperOf(material)];
+    });
+  });
+  protected readonly helper_ = computed<Helper>(() =>
+    this.off() < 0
+      ? { id: WATER, name: 'Water', moisture: 1 }
+      : (this.helpers().find((h) => h.id === this.helperId()) ??
+        this.helpers()[0] ?? { id: WATER, name: 'Water', moisture: 1 }),
+  );
+  private readonly answer = computed(() => {
+    const { mixed } = this.view();
+    try {
+      const target = mixed === undefined ? 0 : mixed.moisture - this.off();
+      return correctMix({
+        massG: mixed?.massG ?? 0,
+        moisture: mixed?.moisture ?? 0,
+        targetMoisture: target,
+        addedMoisture: this.helper_().moisture,
+      });
+    } catch (error) {
+      return { problem: messageOf(error) };
+    }
+  });
+  protected readonly problem = computed(() => {
+    const answer = this.answer();
+    return 'problem' in answer ? answer.problem : '';
+  });
+  protected readonly neededG = computed(() => {
+    const answer = this.answer();
+    return 'massG' in answer ? answer.massG : 0;
+  });
+  protected readonly afterWords = computed(() => {
+    const { mixed } = this.view();
+    const addedG = Number(this.typed().replace(',', '.'));
+    if (mixed === undefined || !(addedG > 0)) {
+      return '';
+    }
+    const moisture =
+      (mixed.massG * mixed.moisture + addedG * this.helper_().moisture) / (mixed.massG + addedG);
+    return `That makes ${this.percent(moisture)}.`;
+  });
+
+  protected squeeze(result: (typeof SQUEEZES)[number]['result']): void {
+    void this.journal.say({ kind: 'squeezed', batchId: this.view().batch.id, result });
+  }
+
+  protected async add(massG: number): Promise<void> {
+    const { id, name, moisture } = this.helper_();
+    if (
+      await this.journal.say({
+        kind: 'adjusted',
+        batchId: this.view().batch.id,
+        materialId: id,
+        name,
+        massG,
+        moisture,
+      })
+    ) {
+      this.typed.set('');
+    }
+  }
+
+  protected mass(value: number): string {
+    const stepG = this.store.household()?.scaleStepG ?? 1;
+    return stepG < 1 ? `${formatNumber(value, decimalsOf(stepG))} g` : amountWords(Math.round(value));
+  }
+
+  protected percent(fraction: number): string {
+    return `${formatNumber(fraction * 100, 1)} %`;
+  }
+}
+
+function helperOf(material: Material): Helper {
+  return { id: material.id, name: material.name, moisture: moistureOf(material).value };
+}

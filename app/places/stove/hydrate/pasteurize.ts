@@ -1,0 +1,258 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import {
+  PASTEURIZE_C,
+  PASTEURIZE_MIN,
+  TOO_HOT_C,
+  chamberTemperature,
+  coolingBucket,
+  durationWords,
+  formatNumber,
+  heldInBath,
+  householdAtmosphereKPa,
+  limeBath,
+  mixTemperature,
+  type BatchView,
+  type WarmMiddle,
+} from '../../../../core/index';
+import { messageOf } from '../../../data/words/message-of';
+import { HouseStore } from '../../../data/store/house-store';
+import { BlankChoice, BlankNumber } from '../../../pieces/blank';
+
+type Way = 'bucket' | 'bath' | 'steam' | 'lime';
+
+const WAYS: readonly { readonly id: Way; readonly words: string; readonly caution: string }[] = [
+  {
+    id: 'bucket',
+    words: 'Boiling water in a bucket',
+    caution: 'Boiling water scalds: pour slowly, bucket on the floor, nobody near. A thin bucket softens.',
+  },
+  {
+    id: 'bath',
+    words: 'Hot bath',
+    caution: 'Lift a hot, wet bag with tongs and a cloth; it is heavy and drips.',
+  },
+  {
+    id: 'steam',
+    words: 'Steam at no pressure',
+    caution: 'A drum is never clamped shut: its lid lies loose. Keep water in it; steam burns.',
+  },
+  {
+    id: 'lime',
+    words: 'Cold lime bath',
+    caution:
+      'Hydrated lime burns eyes and skin: goggles and gloves; never quicklime, never in aluminum. Garden lime does nothing.',
+  },
+];
+
+const BAG_WIDTH_MM = 200;
+/** Straw and chips as they are stored. Common practice, no source. */
+const STORED_MOISTURE = 0.12;
+
+/** What a way of pasteurizing gives the middle, before one begins. */
+@Component({
+  selector: 'nw-pasteurize',
+  imports: [BlankChoice, BlankNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-label="Ways to pasteurize">
+      <div class="ways" role="group" aria-label="Way">
+        @for (w of ways; track w.id) {
+          <button type="button" class="way" [attr.aria-pressed]="w.id === way()" (click)="way.set(w.id)">
+            {{ w.words }}
+          </button>
+        }
+      </div>
+      @switch (way()) {
+        @case ('bucket') {
+          <p class="sentence">
+            <nw-blank-number name="Boiling water" unit="l" [(value)]="water" /> of water at
+            <nw-blank-number name="Temperature of the water" unit="°C" [decimals]="0" [(value)]="waterC" />
+            over <nw-blank-number name="Substrate" unit="kg" [(value)]="substrate" /> at
+            <nw-blank-number name="Moisture" unit="%" [times]="100" [decimals]="0" [(value)]="moisture" />
+            moisture, in a
+            <nw-blank-choice
+              name="Bucket"
+              [options]="buckets"
+              [value]="bucket()"
+              (valueChange)="setBucket($event)"
+            />
+            bucket of <nw-blank-number name="Bucket's weight" unit="kg" [(value)]="bucketKg" />,
+            <nw-blank-choice
+              name="Cover"
+              [options]="covers"
+              [value]="cover()"
+              (valueChange)="cover.set($event)"
+            />.
+          </p>
+        }
+        @case ('lime') {
+          <p class="sentence">
+            pH <nw-blank-number name="pH" [(value)]="ph" />, for
+            <nw-blank-number name="Hours" unit="h" [(value)]="hours" />.
+          </p>
+        }
+        @default {
+          <p class="sentence">
+            A bag or basket
+            <nw-blank-number name="Width" unit="mm" [decimals]="0" [(value)]="widthMm" /> thick
+            @if (way() === 'bath') {
+              in water at <nw-blank-number name="Bath" unit="°C" [decimals]="0" [(value)]="bathC" />
+            } @else {
+              in steam at {{ steamWords() }}
+            }
+            for <nw-blank-number name="Minutes in it" unit="min" [decimals]="0" [(value)]="minutes" />.
+          </p>
+        }
+      }
+      <p class="answer" aria-live="polite" [class]="answer().tone">{{ answer().words }}</p>
+      <p class="caution">{{ caution() }}</p>
+    </section>
+  `,
+  styles: `
+    section {
+      display: grid;
+      gap: 12px;
+      padding-top: 12px;
+      border-top: 1px solid var(--line);
+    }
+    .ways {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .way {
+      min-height: 56px;
+      padding: 4px 14px;
+      border: 2px solid var(--edge);
+      border-radius: 6px;
+      background: none;
+      color: inherit;
+      font: inherit;
+      font-size: 18px;
+      cursor: pointer;
+    }
+    .way[aria-pressed='true'] {
+      border-color: var(--rim);
+      font-weight: 700;
+      box-shadow: inset 0 0 0 1px var(--rim);
+    }
+    .sentence {
+      font-size: 21px;
+      line-height: 1.9;
+    }
+    .answer {
+      font-size: 21px;
+      font-weight: 600;
+    }
+  `,
+})
+export class Pasteurize {
+  readonly view = input.required<BatchView>();
+
+  private readonly store = inject(HouseStore);
+  protected readonly ways = WAYS;
+  protected readonly way = signal<Way>('bucket');
+  protected readonly water = signal(12);
+  protected readonly waterC = signal(98);
+  /** The batch as it lies in its sack: dry matter and the usual moisture of what was stored dry. */
+  protected readonly substrate = linkedSignal(
+    () => Math.round((this.view().batch.plan?.dryMatterG ?? 1320) / (1 - STORED_MOISTURE) / 100) / 10,
+  );
+  protected readonly moisture = signal(STORED_MOISTURE);
+  protected readonly bucket = signal<'plastic' | 'steel'>('plastic');
+  protected readonly bucketKg = signal(1);
+  protected readonly cover = signal('wrapped');
+  protected readonly widthMm = signal(BAG_WIDTH_MM);
+  protected readonly bathC = signal(75);
+  protected readonly minutes = signal(180);
+  protected readonly ph = signal(12.4);
+  protected readonly hours = signal(14);
+  protected readonly buckets = [
+    { value: 'plastic', words: 'plastic' },
+    { value: 'steel', words: 'steel' },
+  ];
+  protected readonly covers = [
+    { value: 'wrapped', words: 'wrapped in a blanket' },
+    { value: 'open', words: 'lid on, standing free' },
+  ];
+  private readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
+  private readonly steamC = computed(() => {
+    const house = this.store.household();
+    return house === undefined
+      ? 100
+      : chamberTemperature({ gaugeKPa: 0, atmosphereKPa: householdAtmosphereKPa(house) });
+  });
+  protected readonly steamWords = computed(
+    () => `${formatNumber(this.steamC(), 1)} °C, as water boils here,`,
+  );
+  protected readonly caution = computed(() => WAYS.find((w) => w.id === this.way())?.caution ?? '');
+  protected readonly answer = computed(() => {
+    try {
+      return this.reckon();
+    } catch (error) {
+      return { words: messageOf(error), tone: 'rye' };
+    }
+  });
+
+  protected setBucket(value: string): void {
+    this.bucket.set(value === 'steel' ? 'steel' : 'plastic');
+  }
+
+  private reckon(): { readonly words: string; readonly tone: 'done' | 'rye' } {
+    const roomC = this.roomC();
+    if (this.way() === 'lime') {
+      const { enough, words } = limeBath(this.ph(), this.hours());
+      return { words, tone: enough ? 'done' : 'rye' };
+    }
+    if (this.way() === 'bucket') {
+      const mixC = mixTemperature({
+        waterKg: this.water(),
+        waterC: this.waterC(),
+        substrateKg: this.substrate(),
+        moisture: this.moisture(),
+        roomC,
+        vesselKg: this.bucketKg(),
+        vessel: this.bucket(),
+      });
+      const liters = this.water() + this.substrate();
+      const warm = coolingBucket({ liters, mixC, roomC, wrapped: this.cover() === 'wrapped' });
+      return judged(`It begins at ${formatNumber(mixC)} °C. `, warm);
+    }
+    const bathC = this.way() === 'steam' ? this.steamC() : this.bathC();
+    const widthMm = this.widthMm();
+    const warm = heldInBath({
+      // A loose bag lies about as high as it is thick and half as long again.
+      shape: { kind: 'brick', lengthMm: widthMm * 1.5, widthMm, heightMm: widthMm },
+      startC: roomC,
+      bathC,
+      minutes: this.minutes(),
+      roomC,
+    });
+    const arrives =
+      warm.warmAtMinutes === undefined
+        ? `The middle never reaches ${PASTEURIZE_C} °C. `
+        : `The middle is at ${PASTEURIZE_C} °C after ${durationWords(warm.warmAtMinutes)}. `;
+    return judged(arrives, warm);
+  }
+}
+
+function judged(lead: string, warm: WarmMiddle): { readonly words: string; readonly tone: 'done' | 'rye' } {
+  const above = `${durationWords(warm.aboveMinutes)} above ${PASTEURIZE_C} °C in the middle`;
+  if (warm.aboveMinutes < PASTEURIZE_MIN) {
+    return { words: `${lead}${above}: it wants ${PASTEURIZE_MIN} min.`, tone: 'rye' };
+  }
+  return warm.hottestC > TOO_HOT_C
+    ? {
+        words: `${lead}${above}: long enough, but hotter than ${TOO_HOT_C} °C, where what helps dies too.`,
+        tone: 'rye',
+      }
+    : { words: `${lead}${above}: long enough.`, tone: 'done' };
+}

@@ -1,0 +1,110 @@
+import type { CookFacts } from '../../cook/cook-heat.js';
+import type { CookVerdict } from '../../cook/verdict.js';
+import type { ColonizationForecast } from '../../growth/fit-colonization.js';
+import type { Batch, Vessel } from '../../record/batch.js';
+import type { Household, Isolate, Species } from '../../record/definitions.js';
+import type { Fact, FactOf } from '../../record/effective.js';
+import type { Entry, HydrationStep } from '../../record/entry.js';
+import type { BatchId, CookId, VesselId } from '../../record/ids.js';
+import type { Lineage } from '../../record/lineage.js';
+import type { Records } from '../../record/tables.js';
+import type { VesselState } from './vessel-state.js';
+import type { Workings } from './workings.js';
+
+/** A part of the house that could not be worked out from what is recorded; the rest stands. */
+export interface Trouble {
+  readonly code: string;
+  /** What is missing: a forecast, a verdict, a mix. */
+  readonly part: string;
+  readonly reason: string;
+}
+
+/** One vessel with everything that is known of it. */
+export interface VesselView {
+  readonly vessel: Vessel;
+  readonly batch: Batch;
+  readonly code: string;
+  readonly batchCode: string;
+  readonly state: VesselState;
+  readonly isolate?: Isolate;
+  readonly species?: Species;
+  /** What is left to give, in the unit of its stage: ml for cultures, g for spawn. */
+  readonly left: number;
+  readonly leftUnit: 'ml' | 'g';
+}
+
+/** A batch with its vessels and where it stands in being made ready. */
+export interface BatchView {
+  readonly batch: Batch;
+  readonly code: string;
+  readonly madeAtMs: number;
+  readonly vessels: readonly VesselView[];
+  readonly steps: readonly FactOf<'stepDone'>[];
+  readonly lastStep?: HydrationStep;
+  readonly lastStepMs?: number;
+  readonly tissue?: FactOf<'tissueTested'>['result'];
+  readonly weighedG?: number;
+  /** Moisture that the weighing revealed. */
+  readonly weighedMoisture?: number;
+  /** Of what is in it now; absent again after something was added. */
+  readonly squeeze?: FactOf<'squeezed'>['result'];
+  /** What the scale really showed, by material; water goes by "water". */
+  readonly weighedOut: ReadonlyMap<string, number>;
+  readonly adjustments: readonly FactOf<'adjusted'>[];
+  /** Mass and moisture of a mix as it was really put together, with what was added afterwards. */
+  readonly mixed?: { readonly massG: number; readonly moisture: number };
+  /** Liquid that was left after boiling. */
+  readonly measuredMl?: number;
+  readonly phReads: readonly FactOf<'phRead'>[];
+  readonly species?: Species;
+  readonly isolate?: Isolate;
+  readonly inoculatedAtMs?: number;
+  readonly notes: readonly FactOf<'batchNoted'>[];
+  readonly putAwayAt?: string;
+  /** Shared by the sound, running vessels; absent before inoculation. */
+  readonly forecast?: ColonizationForecast;
+}
+
+export interface CookView extends CookFacts {
+  /** "11", or "11b" where two devices made one number. */
+  readonly name: string;
+  /** Notes in the order in which they were written. */
+  readonly notes: readonly FactOf<'cookNoted'>[];
+  readonly verdict: CookVerdict;
+  readonly vesselIds: readonly VesselId[];
+  readonly batches: readonly BatchId[];
+  /** When the middle of the load should be below 30 °C; refined by a reading. */
+  readonly coreCoolMs?: number;
+  readonly lastCoreRead?: FactOf<'coreRead'>;
+  readonly waterLeftMl?: number;
+  readonly pouredMs?: number;
+  /** F0 that a logger in the middle saw. */
+  readonly probedF0?: number;
+}
+
+/** Everything derived from the records of one house at one moment. */
+export interface House {
+  readonly records: Omit<Records, 'photos'>;
+  readonly household?: Household;
+  readonly facts: readonly Fact[];
+  readonly batches: readonly BatchView[];
+  /** Those of them that are not over: some vessel is still here. */
+  readonly inHand: readonly BatchView[];
+  readonly batchById: ReadonlyMap<BatchId, BatchView>;
+  readonly vesselById: ReadonlyMap<VesselId, VesselView>;
+  readonly cooks: readonly CookView[];
+  readonly cookById: ReadonlyMap<CookId, CookView>;
+  /** Cooks that a batch was in, the first first. */
+  readonly cooksOf: ReadonlyMap<BatchId, readonly CookView[]>;
+  readonly lineage: Lineage;
+  /** What batches are called, those too whose making was taken back. */
+  readonly codes: ReadonlyMap<string, string>;
+  /** Every entry by id, corrections too. */
+  readonly entryById: ReadonlyMap<string, Entry>;
+  /** Facts that stand, by id. */
+  readonly factById: ReadonlyMap<string, Fact>;
+  /** What could not be worked out. Empty in a house that is in order. */
+  readonly troubles: readonly Trouble[];
+  /** What the next house is worked out from; for this folder alone. */
+  readonly workings: Workings;
+}

@@ -1,0 +1,189 @@
+import { takenStepIds } from '../../cook/cook-state.js';
+import { effectiveEntries, type Fact } from '../../record/effective.js';
+import type { Contaminant, Entry, Fate, Place } from '../../record/entry.js';
+import type { CookId, PhotoId, VesselId } from '../../record/ids.js';
+
+export type VesselPhase = 'planned' | 'cooking' | 'sterile' | 'running' | 'opened' | 'gone';
+
+export interface Mark {
+  readonly at: string;
+  readonly fraction: number;
+}
+
+/** What a vessel is now: a pure function of what was noted about it. Instants are ISO UTC. */
+export interface VesselState {
+  readonly phase: VesselPhase;
+  readonly madeAt?: string;
+  readonly cookId?: CookId;
+  readonly inoculatedAt?: string;
+  readonly sourceVesselIds: readonly VesselId[];
+  readonly doseEach?: number;
+  readonly doseUnit?: 'ml' | 'g';
+  readonly marks: readonly Mark[];
+  readonly lastLookAt?: string;
+  readonly suspect?: Contaminant;
+  readonly suspectAt?: string;
+  readonly notes: readonly { readonly at: string; readonly text: string }[];
+  readonly photoIds: readonly PhotoId[];
+  readonly shakenAt?: string;
+  readonly place?: Place;
+  readonly openedAt?: string;
+  readonly pinnedAt?: string;
+  readonly harvests: readonly { readonly at: string; readonly massG: number; readonly sharedBy: number }[];
+  readonly goneAt?: string;
+  readonly goneBecause?: Fate | 'putAway';
+}
+
+/** The same while it is being folded: lists grow in place, so that a vessel of a thousand looks costs a thousand steps. */
+export type VesselDraft = {
+  -readonly [K in keyof VesselState]: VesselState[K] extends readonly (infer R)[] ? R[] : VesselState[K];
+};
+
+/**
+ * Folds the entries about one vessel into its present state. Entries may come in any order and may speak of
+ * other vessels too, when `vesselId` is given.
+ */
+export function vesselState(entries: readonly Entry[], vesselId?: VesselId): VesselState {
+  const facts = effectiveEntries(entries);
+  return foldVessel(factsAbout(facts, vesselId).filter(countsFor(facts)));
+}
+
+/** The same from facts that are already in effect, already about this vessel, and without steps that a cook refused. */
+export function foldVessel(facts: readonly Fact[]): VesselState {
+  const draft = newVessel();
+  facts.forEach((fact) => {
+    tellVessel(draft, fact);
+  });
+  return draft;
+}
+
+/** A vessel of which nothing is told yet; for whoever tells a history fact by fact. */
+export function newVessel(): VesselDraft {
+  return { phase: 'planned', sourceVesselIds: [], marks: [], notes: [], photoIds: [], harvests: [] };
+}
+
+/** Steps of a cook that its phase did not allow say nothing of what was in it. */
+function countsFor(facts: readonly Fact[]): (fact: Fact) => boolean {
+  const taken = takenStepIds(facts);
+  return (fact) => fact.kind !== 'cookStep' || taken.has(fact.id);
+}
+
+function factsAbout(facts: readonly Fact[], vesselId: VesselId | undefined): readonly Fact[] {
+  if (vesselId === undefined) {
+    return facts;
+  }
+  const cooks = new Set(
+    facts.flatMap((f) => (f.kind === 'cookLoaded' && f.vesselIds.includes(vesselId) ? [f.cookId] : [])),
+  );
+  const batches = new Set(
+    facts.flatMap((f) => (f.kind === 'batchMade' && f.vesselIds.includes(vesselId) ? [f.batchId] : [])),
+  );
+  return facts.filter((f) => {
+    if ('vesselIds' in f) {
+      return f.vesselIds.includes(vesselId);
+    }
+    return (
+      (f.kind === 'cookStep' && cooks.has(f.cookId)) ||
+      ((f.kind === 'stepDone' || f.kind === 'putAway') && batches.has(f.batchId))
+    );
+  });
+}
+
+/** Changes the draft by one more fact. */
+export function tellVessel(draft: VesselDraft, fact: Fact): void {
+  switch (fact.kind) {
+    case 'batchMade':
+      draft.madeAt = fact.at;
+      break;
+    case 'cookLoaded':
+      draft.cookId = fact.cookId;
+      draft.phase = 'cooking';
+      break;
+    case 'cookStep':
+      afterCookStep(draft, fact);
+      break;
+    case 'stepDone':
+      // Pasteurized and cooled: as ready for a culture as a cooked one.
+      if (fact.step === 'cooled' && draft.phase === 'planned') {
+        draft.phase = 'sterile';
+      }
+      break;
+    case 'inoculated':
+      draft.phase = 'running';
+      draft.inoculatedAt ??= fact.at;
+      draft.sourceVesselIds = [...new Set([...draft.sourceVesselIds, ...fact.sourceVesselIds])];
+      draft.doseEach = fact.doseEach;
+      draft.doseUnit = fact.doseUnit;
+      draft.place ??= 'shelf';
+      break;
+    case 'inspected':
+      afterLook(draft, fact);
+      break;
+    case 'shaken':
+      draft.shakenAt = fact.at;
+      break;
+    case 'moved':
+      draft.place = fact.place;
+      break;
+    case 'opened':
+      draft.phase = 'opened';
+      draft.openedAt ??= fact.at;
+      draft.place = 'tent';
+      break;
+    case 'pinned':
+      draft.pinnedAt = fact.at;
+      break;
+    case 'harvested': {
+      const sharedBy = fact.vesselIds.length;
+      draft.harvests.push({ at: fact.at, massG: fact.massG / sharedBy, sharedBy });
+      draft.pinnedAt = undefined;
+      break;
+    }
+    case 'discarded':
+      leave(draft, fact.at, fact.reason);
+      break;
+    case 'putAway':
+      if (draft.phase !== 'gone') {
+        leave(draft, fact.at, 'putAway');
+      }
+      break;
+    default:
+  }
+}
+
+function leave(draft: VesselDraft, at: string, because: NonNullable<VesselState['goneBecause']>): void {
+  draft.phase = 'gone';
+  draft.goneAt = at;
+  draft.goneBecause = because;
+}
+
+function afterCookStep(draft: VesselDraft, fact: Extract<Fact, { kind: 'cookStep' }>): void {
+  const isCooking = draft.phase === 'cooking';
+  if (fact.cookId !== draft.cookId || !(isCooking || draft.phase === 'sterile')) {
+    return;
+  }
+  if (fact.step === 'stop' || fact.step === 'boiledDry') {
+    // The load was not sterilized, even if that was seen only while it cooled: it waits for another cook.
+    draft.cookId = undefined;
+    draft.phase = 'planned';
+  } else if (fact.step === 'heatOff' && isCooking) {
+    draft.phase = 'sterile';
+  }
+}
+
+function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }>): void {
+  draft.lastLookAt = fact.at;
+  if (fact.fraction !== undefined) {
+    draft.marks.push({ at: fact.at, fraction: fact.fraction });
+  }
+  if (fact.suspect !== undefined) {
+    draft.suspect = fact.suspect;
+    draft.suspectAt ??= fact.at;
+  }
+  if (fact.note !== undefined) {
+    draft.notes.push({ at: fact.at, text: fact.note });
+  }
+  if (fact.photoId !== undefined) {
+    draft.photoIds.push(fact.photoId);
+  }
+}
