@@ -1,0 +1,2 @@
+export { usualDoseMl, usualSpawnG } from './dose.js';
+export { shippedSpecies } from './shipped-species.js';

@@ -1,0 +1,1 @@
+export { hollinRow } from './hollin-row.js';

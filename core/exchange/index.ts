@@ -1,0 +1,29 @@
+export {
+  ARCHIVE_FORMAT,
+  MOST_ARCHIVE_BYTES,
+  UnreadRow,
+  isKnownTable,
+  tableJsonSchemas,
+  type Manifest,
+} from './archive/format.js';
+export {
+  firstIssue,
+  openArchive,
+  parseArchive,
+  type ArchiveRow,
+  type OpenArchive,
+} from './archive/read-archive.js';
+export { ArchiveWriter, partsOfPhotos, writeArchive } from './archive/write-archive.js';
+export type { ByteSource } from './archive/zip-directory.js';
+export { batchSheet, type BatchSheet } from './batch-sheet.js';
+export { MOST_CSV_BYTES, OutsideReadings, parseReadingsCsv, type LoggedCurve } from './readings.js';
+export { labelContent, type LabelContent } from './label.js';
+export {
+  isSameRow,
+  mergeArchives,
+  rowThatStands,
+  type MergeDifference,
+  type MergeRow,
+  type Merged,
+} from './merge.js';
+export { csvColumns, csvOf } from './table-csv.js';

@@ -1,0 +1,63 @@
+export { BROWNS_FROM_MIN, SPOILS_FROM_MIN, browningMinutes } from './browning.js';
+export {
+  DRY_HEAT,
+  LIME,
+  PASTEURIZE_C,
+  PASTEURIZE_MIN,
+  TOO_HOT_C,
+  bucketShape,
+  coolingBucket,
+  dryHeatMinutes,
+  heldInBath,
+  limeBath,
+  mixTemperature,
+  type BucketMaterial,
+  type WarmMiddle,
+} from './pasteurize.js';
+export {
+  APART_C,
+  POUR_FROM_C,
+  POUR_UNTIL_C,
+  SETS_C,
+  pourWindow,
+  type Interval,
+  type PourWindow,
+} from './pour-window.js';
+export { holdForF0, type HoldInput } from './hold-for-f0.js';
+export { holdReaching } from './hold-reaching.js';
+export { bodyOf, characteristicM, mixedBody, type Body, type Films, type Shape } from './conduction/body.js';
+export { chanceByHold, holdForChance, type HoldChance } from './band/chance-by-hold.js';
+export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './band/draws.js';
+export { drawsAfter, type Observation } from './band/evidence.js';
+export { heatBand, type HeatBand, type Likely } from './band/heat-band.js';
+export {
+  middleF0,
+  middleF0Until,
+  overcook,
+  runHeat,
+  seenByVessel,
+  type Run,
+  type RunHeat,
+} from './band/run-heat.js';
+export { MIDDLING, drawLoad, type ThermalLoad } from './band/uncertain-load.js';
+export { besselJ0J1 } from './conduction/bessel.js';
+export { radius, slab } from './conduction/directions.js';
+export { respond } from './conduction/respond.js';
+export { STEP_MINUTES, simulateLoad, type LoadHeat, type LoadInput } from './conduction/simulate-load.js';
+export { comeUpMinutes, heatingEnergyKJ, type LoadMasses } from './come-up.js';
+export {
+  coolingMinutes,
+  coolingRateOf,
+  excessAfter,
+  minutesToCool,
+  NATURAL_CONVECTION,
+  type CoolingInput,
+} from './cooling.js';
+export {
+  equalLethalityHold,
+  f0,
+  f0OfCurve,
+  lethalRate,
+  type LethalityOptions,
+  type ProfilePoint,
+} from './lethality.js';

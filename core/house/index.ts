@@ -1,0 +1,34 @@
+export { isCulture } from './is-culture.js';
+export {
+  foldVessel,
+  vesselState,
+  type Mark,
+  type VesselPhase,
+  type VesselState,
+} from './derive/vessel-state.js';
+export { EMPTY_HOUSE, buildHouse } from './derive/build-house.js';
+export { forecastVessel } from './derive/forecast.js';
+export type { LiveRecords, NewRows } from './derive/records-with.js';
+export { HouseInMaking } from './derive/house-in-making.js';
+export { withRows } from './derive/with-rows.js';
+export { checkEntry } from './check-entry.js';
+export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './consequences.js';
+export { fedBy } from './fed-by.js';
+export { frontOf } from './front.js';
+export { historyLine, historyOf, type HistoryLine, type HistorySubject } from './history.js';
+export type { BatchView, CookView, House, Trouble, VesselView } from './derive/house.js';
+export { defaultHousehold, shippedDefinitions } from './shipped-definitions.js';
+export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './make.js';
+export { nextNumber } from './next-number.js';
+export { cooksOn, isOn } from './cooks-on.js';
+export { expectedOf, isRunFull, isUsedUp, lastFraction, runningVessels, vesselsInHand } from './running.js';
+export { SHAKE_AT, toShake, type ToShake } from './shake.js';
+export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './to-harvest.js';
+export {
+  allReadyToInoculate,
+  culturesInHand,
+  readyToInoculate,
+  sourcesFor,
+  usualDose,
+  type ReadyToInoculate,
+} from './to-inoculate.js';

@@ -1,0 +1,5 @@
+export { dryDown, type DryDown } from './dry-down.js';
+export { asMeasured, moistureOf } from './effective.js';
+export { isSugar } from './is-sugar.js';
+export { kitchenOf } from './kitchen-of.js';
+export { shippedMaterials } from './shipped-materials.js';

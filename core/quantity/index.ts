@@ -1,0 +1,12 @@
+export { convert, type ConvertOptions } from './convert.js';
+export { formatAmount } from './format-amount.js';
+export {
+  decimalsOf,
+  durationWords,
+  formatNumber,
+  kitchenMeasure,
+  percentWords,
+  roundToStep,
+} from './format.js';
+export { parseNumber, parseWithin } from './parse-number.js';
+export { UNITS, type UnitName } from './units.js';

@@ -1,0 +1,63 @@
+export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, plainCode } from './batch.js';
+export {
+  Appliance,
+  ApplianceKind,
+  Figure,
+  Formula,
+  Household,
+  HydrationMethod,
+  Isolate,
+  Material,
+  MaterialFamily,
+  ResolvedFormula,
+  Species,
+  Stage,
+  VesselKind,
+  VesselType,
+  isDissolved,
+  type DissolvedFormula,
+  type SolidFormula,
+} from './definitions.js';
+export { batchCodes } from './codes.js';
+export { decide, type Decided } from './corrections.js';
+export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
+export {
+  CautionId,
+  Channel,
+  Contaminant,
+  CookStep,
+  Entry,
+  Fate,
+  HydrationStep,
+  Place,
+  Proof,
+  WATER,
+  isCorrection,
+  type CorrectionEntry,
+  type EntryKind,
+  type EntryOf,
+} from './entry.js';
+export { BatchId, CookId, DeviceId, EntryId, Key, Line, PhotoId, Remark, VesselId } from './ids.js';
+export { ancestors, descendants, lineage, type Lineage } from './lineage.js';
+export { editableFields, type EditableField } from './editable.js';
+export { olderRow } from './older-rows.js';
+export {
+  SHIPPED_TABLES,
+  asShipped,
+  refreshShipped,
+  type Refreshed,
+  type Shipped,
+  type ShippedOffer,
+  type ShippedTable,
+} from './shipped.js';
+export { sittingOf, type Sitting, type WrittenDeed } from './sitting.js';
+export { newId, seededRandom, type Random } from './new-id.js';
+export {
+  TABLES,
+  TABLE_NAMES,
+  emptyRecords,
+  readRow,
+  type ReadResult,
+  type Records,
+  type TableName,
+} from './tables.js';

@@ -1,0 +1,1 @@
+export { shoppingList, stockLeftG, type ToBuy } from './stock.js';

@@ -1,0 +1,2 @@
+export { biologicalEfficiency } from './biological-efficiency.js';
+export { blockDryMassG } from './block-dry-mass.js';
