@@ -25,7 +25,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-peer'],
-        pathNot: 'node_modules/(zod|canonicalize|crc-32|fflate|minisearch|papaparse|parse-ingredient)/',
+        pathNot: 'node_modules/(zod|canonicalize|crc-32|fflate|minisearch|papaparse|parse-ingredient|simple-statistics|uuid)/',
       },
     },
     {

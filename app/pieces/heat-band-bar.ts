@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { scaleLog } from 'd3-scale';
 import type { Likely } from '../../core/index';
 import { likelyWords } from '../data/words/heat-words';
 
@@ -6,6 +7,8 @@ import { likelyWords } from '../data/words/heat-words';
 const LEAST = 0.1;
 const MOST = 200;
 const TICKS = [0.1, 1, 10, 100] as const;
+
+const toPercent = scaleLog([LEAST, MOST], [0, 100]).clamp(true);
 
 /** Likely F0 of the coldest point on a logarithmic scale, with the target as a mark. */
 @Component({
@@ -93,7 +96,6 @@ export class HeatBandBar {
   });
 
   protected at(f0: number): number {
-    const clamped = Math.min(Math.max(f0, LEAST), MOST);
-    return (100 * Math.log(clamped / LEAST)) / Math.log(MOST / LEAST);
+    return toPercent(f0);
   }
 }

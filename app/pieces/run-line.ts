@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
 import type { RunLineModel } from '../data/views/run-line-model';
 
 /** What happened to a batch, what is expected, and now, on one line. */
@@ -139,10 +140,11 @@ export class RunLine {
     ),
   );
 
+  private readonly scale = computed(() => scaleLinear([this.fromMs(), this.toMs()], [0, 100]).clamp(true));
+
   /** Place on the line in per cent, kept inside it. */
   protected to(ms: number): number {
-    const share = (ms - this.fromMs()) / (this.toMs() - this.fromMs());
-    return Math.min(100, Math.max(0, share * 100));
+    return this.scale()(ms);
   }
 
   protected width(fromMs: number, toMs: number): number {

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics';
 import { coolingRateOf } from '../heat/cooling.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import type { CookFacts } from './cook-heat.js';
@@ -26,9 +27,9 @@ export function learnedFrom(cooks: readonly (CookFacts & { readonly waterLeftMl?
   const water = latest.flatMap(waterFactorOf);
   const cooling = latest.flatMap(coolingOf);
   return {
-    comeUpFactor: median(comeUp.filter(isSensible)),
-    waterFactor: median(water.filter(isSensible)),
-    coolingRate: median(cooling),
+    comeUpFactor: medianOf(comeUp.filter(isSensible)),
+    waterFactor: medianOf(water.filter(isSensible)),
+    coolingRate: medianOf(cooling),
     cooks: { comeUp: comeUp.length, water: water.length, cooling: cooling.length },
   };
 }
@@ -67,9 +68,6 @@ function isSensible(factor: number): boolean {
   return factor >= SENSIBLE.least && factor <= SENSIBLE.most;
 }
 
-function median(values: readonly number[]): number | undefined {
-  const sorted = [...values].sort((a, b) => a - b);
-  const high = sorted[Math.floor(sorted.length / 2)];
-  const low = sorted[Math.ceil(sorted.length / 2) - 1];
-  return high === undefined || low === undefined ? undefined : (low + high) / 2;
+function medianOf(values: readonly number[]): number | undefined {
+  return values.length === 0 ? undefined : median([...values]);
 }

@@ -1,3 +1,4 @@
+import { linearRegression } from 'simple-statistics';
 import { CoreError, requireWithin } from '../base/errors.js';
 import type { ProfilePoint } from './lethality.js';
 
@@ -127,11 +128,9 @@ function leastSquaresLine(points: readonly { readonly x: number; readonly y: num
   slope: number;
   intercept: number;
 } {
-  const n = points.length;
-  const meanX = points.reduce((s, p) => s + p.x, 0) / n;
-  const meanY = points.reduce((s, p) => s + p.y, 0) / n;
-  const sxx = points.reduce((s, p) => s + (p.x - meanX) ** 2, 0);
-  const sxy = points.reduce((s, p) => s + (p.x - meanX) * (p.y - meanY), 0);
-  const slope = sxy / sxx;
-  return { slope, intercept: meanY - slope * meanX };
+  const [first] = points;
+  const [x0, y0] = [first?.x ?? 0, first?.y ?? 0];
+  // The library sums squares as they come: from the first point on they stay small, and nothing cancels out.
+  const { m: slope, b } = linearRegression(points.map((p) => [p.x - x0, p.y - y0]));
+  return { slope, intercept: y0 + b - slope * x0 };
 }

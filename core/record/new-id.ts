@@ -1,3 +1,5 @@
+import { v7 } from 'uuid';
+
 /** Gives a number in [0, 1). `Math.random` fits; tests and the demo pass a seeded one. */
 export type Random = () => number;
 
@@ -6,12 +8,11 @@ export type Random = () => number;
  * Sorts by time of making, which keeps database pages in order.
  */
 export function newId(nowMs: number, random: Random): string {
-  const time = Math.floor(nowMs).toString(16).padStart(12, '0');
-  const bits = (count: number) => Math.floor(random() * 2 ** count);
-  const hex = (value: number, length: number) => value.toString(16).padStart(length, '0');
-  const randA = hex(0x7000 | bits(12), 4);
-  const randB = hex(0x8000 | bits(14), 4);
-  return `${time.slice(0, 8)}-${time.slice(8)}-${randA}-${randB}-${hex(bits(24), 6)}${hex(bits(24), 6)}`;
+  const bits = new DataView(new ArrayBuffer(16));
+  for (let at = 0; at < bits.byteLength; at += 4) {
+    bits.setUint32(at, Math.floor(random() * 2 ** 32));
+  }
+  return v7({ msecs: Math.floor(nowMs), random: new Uint8Array(bits.buffer) });
 }
 
 /** Small seeded generator (mulberry32, public domain), for repeatable demo data and draws. */

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
 import type { EChartsCoreOption } from 'echarts/core';
 import type { UptakePoint } from '../../../core/index';
 import { Chart } from '../../pieces/chart';
@@ -103,12 +104,8 @@ export class UptakeChart {
 
 /** Minutes → place on an axis where every stage is one unit long. */
 function stretcher(ends: readonly number[]): (minutes: number) => number {
-  return (minutes) => {
-    const stage = Math.max(
-      0,
-      ends.findIndex((end) => minutes <= end + 1e-6),
-    );
-    const start = stage === 0 ? 0 : ends[stage - 1]!;
-    return stage + (minutes - start) / Math.max(ends[stage]! - start, 1e-9);
-  };
+  return scaleLinear(
+    [0, ...ends],
+    [0, ...ends].map((_, stage) => stage),
+  ).clamp(true);
 }

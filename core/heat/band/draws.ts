@@ -30,7 +30,10 @@ export function effectiveCount({ weights }: Draws): number {
   return 1 / weights.reduce((sum, w) => sum + w * w, 0);
 }
 
-/** The values below which shares of the weight lie, with one sorting. @param shares rising */
+/**
+ * The values below which shares of the weight lie, with one sorting. Ours, since the library's quantiles know no weights.
+ * @param shares rising
+ */
 export function weightedQuantiles(
   values: ArrayLike<number>,
   weights: Float64Array,
