@@ -96,7 +96,7 @@ export class Frame {
       this.minute() - Date.parse(newest) > 2 * DAY_MS
     );
   });
-  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minute = this.time.minute;
 
   constructor() {
     const go = (path: string) => () => void this.router.navigateByUrl(`/${path}`);

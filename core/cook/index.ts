@@ -40,3 +40,4 @@ export {
 } from './programme.js';
 export type { CookPlan, CookWish } from './programme.js';
 export { shippedAppliances } from './shipped-appliances.js';
+export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';

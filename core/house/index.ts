@@ -32,3 +32,4 @@ export {
   usualDose,
   type ReadyToInoculate,
 } from './to-inoculate.js';
+export { isFilled, isInPreparation, vesselsToCook } from './to-cook.js';

@@ -1,4 +1,5 @@
-import { DestroyRef, Injectable, inject, signal } from '@angular/core';
+import { DestroyRef, Injectable, computed, inject, signal } from '@angular/core';
+import { MINUTE_MS } from '../../../core/index';
 import { SteadyClock } from './steady-clock';
 
 const TICK_MS = 1000;
@@ -12,6 +13,8 @@ export class Time {
   private readonly clock = inject(SteadyClock);
   private readonly current = signal(this.clock.now());
   readonly now = this.current.asReadonly();
+  /** The minute that has begun: for what is drawn anew once a minute and not each second. */
+  readonly minute = computed(() => Math.floor(this.now() / MINUTE_MS) * MINUTE_MS);
 
   constructor() {
     const tick = () => {

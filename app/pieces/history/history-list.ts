@@ -90,7 +90,7 @@ export class HistoryList {
   private readonly time = inject(Time);
   private readonly dialog = inject(MatDialog);
 
-  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minuteMs = this.time.minute;
   protected readonly lines = computed(() => {
     const house = this.store.house();
     const nowMs = this.minuteMs();

@@ -26,7 +26,7 @@ export class WhereItFalls {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
 
-  protected readonly nowMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  protected readonly nowMs = this.time.minute;
   protected readonly fromMs = computed(() => startOfDay(this.nowMs()).getTime() - SHOWN_BEFORE_DAYS * DAY_MS);
   protected readonly toMs = computed(() => startOfDay(this.nowMs()).getTime() + SHOWN_AFTER_DAYS * DAY_MS);
   protected readonly ticks = computed(() =>

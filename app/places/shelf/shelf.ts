@@ -11,7 +11,6 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import {
   DAY_MS,
-  MINUTE_MS,
   expectedFraction,
   forecastVessel,
   lastFraction,
@@ -56,7 +55,7 @@ export class Shelf {
 
   protected readonly place = signal<Place>('shelf');
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
-  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minute = this.time.minute;
   protected readonly nowMs = this.minute;
   protected readonly standing = computed(() =>
     (this.store.house()?.inHand ?? [])

@@ -13,11 +13,12 @@ import {
   MINUTE_MS,
   DRY_HEAT,
   dueItems,
-  stepsOf,
   isOn,
   type BatchView,
   type CookView,
   type House,
+  isFilled,
+  isInPreparation,
 } from '../../../core/index';
 import { Chime } from '../../data/devices/chime';
 import { deedWords } from '../../data/words/due-words';
@@ -67,7 +68,7 @@ export class Stove {
   protected readonly first = signal<string | undefined>(undefined);
   protected readonly loading = signal(false);
 
-  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minuteMs = this.time.minute;
   protected readonly planning = signal(false);
   protected readonly dryHeat = DRY_HEAT;
 
@@ -182,20 +183,10 @@ function cookOf(task: Task): CookView | undefined {
 function tasksOf(house: House, nowMs: number): readonly Task[] {
   const cooks = house.cooks.filter(isOn).map((cook) => ({ key: cook.cook.id, cook }));
   const wet = house.batches
-    .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isWaiting(b))
+    .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isInPreparation(b))
     .map((batch) => ({ key: batch.batch.id, batch }));
   const pours = house.cooks
     .filter((c) => waitsToPour(c, nowMs))
     .map((pour) => ({ key: `pour ${pour.cook.id}`, pour }));
   return [...pours, ...cooks, ...wet];
-}
-
-function isWaiting(batch: BatchView): boolean {
-  return batch.batch.formula !== undefined && batch.vessels.some((v) => v.state.phase === 'planned');
-}
-
-/** In its vessels and not cooked yet. */
-function isFilled(batch: BatchView): boolean {
-  const steps = stepsOf(batch.batch);
-  return isWaiting(batch) && batch.lastStep === steps[steps.length - 1]?.step;
 }

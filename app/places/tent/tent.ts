@@ -11,7 +11,6 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
-  MINUTE_MS,
   blockDryMassG,
   formatNumber,
   isRunFull,
@@ -52,7 +51,7 @@ export class Tent {
   protected readonly typed = signal('');
   protected readonly withOther = signal(false);
   protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'wipe', '0', 'back'] as const;
-  private readonly minute = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minute = this.time.minute;
   protected readonly blocks = computed(() => {
     const house = this.store.house();
     return house === undefined ? [] : tentBlocks(house, this.minute());

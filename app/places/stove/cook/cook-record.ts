@@ -57,7 +57,7 @@ export class CookRecord {
   private readonly heat = inject(HeatService);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
   protected readonly band = signal<HeatBand | undefined>(undefined);
-  protected readonly nowMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  protected readonly nowMs = this.time.minute;
 
   protected readonly view = computed(() =>
     this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),

@@ -124,7 +124,7 @@ export class CookScreen {
   });
   protected readonly target = computed(() => this.view().cook.targetF0 ?? USUAL_TARGET_F0);
   /** A minute is soon enough for what changes over hours. */
-  private readonly minuteMs = computed(() => Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS);
+  private readonly minuteMs = this.time.minute;
   private readonly run = computed(() => cookRun(this.view(), this.minuteMs()));
   protected readonly band = signal<HeatBand | undefined>(undefined);
   private readonly observations = computed(() => {

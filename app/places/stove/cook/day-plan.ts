@@ -7,6 +7,7 @@ import {
   type BatchView,
   type CookOfDay,
   type DayPlan,
+  vesselsToCook,
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Time } from '../../../data/clock/time';
@@ -118,7 +119,7 @@ export class DayPlanView {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
   /** The day begins with the minute in which it is looked at. */
-  private readonly startMs = Math.floor(this.time.now() / MINUTE_MS) * MINUTE_MS;
+  private readonly startMs = this.time.minute();
 
   protected readonly plan = computed<DayPlan>(() => {
     const house = this.store.house();
@@ -130,7 +131,7 @@ export class DayPlanView {
       this.batches().map((b) => ({
         batch: b.batch,
         code: b.code,
-        vesselIds: b.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id),
+        vesselIds: [...vesselsToCook(b)],
       })),
       freeCookers(house),
       household,

@@ -23,6 +23,7 @@ import {
 } from '../../../../core/index';
 import { HeatService } from '../../../data/work/heat-service';
 import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
+import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { HeatBandBar } from '../../../pieces/heat-band-bar';
 
@@ -49,6 +50,7 @@ export class HoldChoice {
 
   private readonly heat = inject(HeatService);
   private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
   protected readonly target = USUAL_TARGET_F0;
   protected readonly shortest = SHORTEST_MIN;
   protected readonly longest = LONGEST_MIN;
@@ -62,7 +64,7 @@ export class HoldChoice {
   });
   protected readonly observations = computed(() => {
     const house = this.store.house();
-    return house === undefined ? [] : this.heat.observations(house, this.plan().contents, Date.now());
+    return house === undefined ? [] : this.heat.observations(house, this.plan().contents, this.time.minute());
   });
   /** In the frame of the change; the band follows from the worker. */
   protected readonly middle = computed(() => middleF0(this.run()));

@@ -4,19 +4,20 @@ import {
   contentsOf,
   formatNumber,
   inCooker,
-  isDissolved,
   VENT_MINUTES,
   learnedFrom,
-  placesNeeded,
   planCook,
   shownGaugeKPa,
   tradeHold,
   type BatchView,
   type Stage,
-  type VesselId,
   type VesselType,
+  packLoad,
+  partsOfLoad,
+  vesselsToCook,
 } from '../../../../core/index';
 import { messageOf } from '../../../data/words/message-of';
+import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { pressureWords } from '../../../data/words/words';
@@ -36,11 +37,6 @@ const GAUGE_TEST_DAYS = 365;
 const MOST_VENT_MIN = 60;
 const MOST_START_C = 95;
 
-/** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
-function sharesCook(a: BatchView['batch'], b: BatchView['batch']): boolean {
-  return inCooker(a).vessel.id === inCooker(b).vessel.id && isDissolved(a.stage) === isDissolved(b.stage);
-}
-
 /** What goes into the pot, the programme, four lines to check, one press. */
 @Component({
   selector: 'nw-load-cook',
@@ -56,6 +52,7 @@ export class LoadCook {
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
   protected readonly checks = CHECKS;
   protected readonly left = signal<ReadonlySet<string>>(new Set());
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
@@ -76,43 +73,31 @@ export class LoadCook {
   protected readonly applianceOptions = computed(() =>
     this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
   );
-  /** Only like vessels of like media share a cook, since they share a programme and its places: the first decides. */
-  protected readonly rows = computed(() => {
-    const first = this.batches().find((b) => !this.left().has(b.batch.id));
-    return this.batches().map((view) => {
-      const waiting = view.vessels.filter((v) => v.state.phase === 'planned').map((v) => v.vessel.id);
-      const { vessel, vesselsPerPlace } = inCooker(view.batch);
-      const fits = first === undefined || sharesCook(view.batch, first.batch);
-      const places = placesNeeded(waiting.length, vesselsPerPlace);
-      const words = `${places} ${places === 1 ? vessel.name : vessel.plural}`;
-      const poured = vessel === view.batch.vessel ? '' : ` for ${waiting.length} ${view.batch.vessel.plural}`;
+  private readonly parts = computed(() =>
+    partsOfLoad(
+      this.batches().map((view) => ({
+        batch: view.batch,
+        waiting: vesselsToCook(view),
+        isWanted: !this.left().has(view.batch.id),
+      })),
+    ),
+  );
+  protected readonly rows = computed(() =>
+    this.parts().map((part, i) => {
+      const { vessel, places, waiting, batch } = part;
       return {
-        view,
-        waiting,
-        vesselsPerPlace,
-        words,
-        poured,
-        fits,
-        taken: fits && !this.left().has(view.batch.id),
+        view: this.batches()[i]!,
+        words: `${places} ${places === 1 ? vessel.name : vessel.plural}`,
+        poured: vessel === batch.vessel ? '' : ` for ${waiting.length} ${batch.vessel.plural}`,
+        fits: part.fits,
+        taken: part.fits && part.isWanted,
       };
-    });
-  });
-  /** Place by place, until the pot is full. */
-  protected readonly load = computed<readonly VesselId[]>(() => {
-    let free = this.places();
-    return this.rows().flatMap((row) => {
-      const most = Math.floor(free * row.vesselsPerPlace + 1e-9);
-      const taken = row.taken ? row.waiting.slice(0, most) : [];
-      free -= placesNeeded(taken.length, row.vesselsPerPlace);
-      return taken;
-    });
-  });
-  protected readonly placesTaken = computed(() =>
-    placesNeeded(this.load().length, this.rows().find((r) => r.taken)?.vesselsPerPlace ?? 1),
+    }),
   );
-  protected readonly waitingCount = computed(
-    () => this.rows().reduce((n, r) => n + (r.taken ? r.waiting.length : 0), 0) - this.load().length,
-  );
+  private readonly packed = computed(() => packLoad(this.parts(), this.places()));
+  private readonly load = computed(() => this.packed().vesselIds);
+  protected readonly placesTaken = computed(() => this.packed().placesTaken);
+  protected readonly waitingCount = computed(() => this.packed().leftOver);
   private readonly firstTaken = computed(() => this.rows().find((r) => r.taken)?.view);
   private readonly cooked = computed(() => {
     const first = this.firstTaken();
@@ -184,7 +169,7 @@ export class LoadCook {
       return '';
     }
     const tested = appliance.gaugeTestedAt;
-    const old = tested === undefined || Date.now() - Date.parse(tested) > GAUGE_TEST_DAYS * DAY_MS;
+    const old = tested === undefined || this.time.now() - Date.parse(tested) > GAUGE_TEST_DAYS * DAY_MS;
     const offset = appliance.gaugeReadsOverKPa ?? 0;
     const shown =
       offset === 0 ? '' : `Its dial must show ${this.pressure(shownGaugeKPa(appliance, plan.gaugeKPa))}. `;
