@@ -19,7 +19,7 @@ const FATES: Readonly<Record<Exclude<Phase, 'gone'>, readonly Fate[]>> = {
     'other',
   ],
   cooking: ['cracked', 'split', 'spilt', 'dropped', 'other'],
-  sterile: [
+  cooked: [
     'moldyBeforeUse',
     'cracked',
     'split',

@@ -41,8 +41,8 @@ function worldOf(house: House): World {
           code: view.code,
           phase: view.state.phase,
           isReceived: view.batch.contentsMl !== undefined,
-          left: view.left,
-          leftUnit: view.leftUnit,
+          remaining: view.remaining,
+          remainingUnit: view.remainingUnit,
           wetG: view.batch.plan?.vesselWetG ?? 0,
         }
       );

@@ -5,7 +5,7 @@ import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import { newVessel, tellVessel, type VesselDraft } from './derive/vessel-state.js';
 import type { House } from './derive/house.js';
-import { leftIn, takenFromEach } from './derive/left-in.js';
+import { remainingIn, takenFromEach } from './derive/remaining-in.js';
 import { factsAbout, vesselsNear } from './near.js';
 import { requirePossible, type World } from './rules.js';
 import { withRows } from './derive/with-rows.js';
@@ -74,7 +74,7 @@ class Telling implements World {
       code: `${this.house.codes.get(batch.id) ?? ''}-${number}`,
       phase,
       isReceived: batch.contentsMl !== undefined,
-      ...leftIn(batch, phase === 'gone', given),
+      ...remainingIn(batch, phase === 'gone', given),
       wetG: batch.plan?.vesselWetG ?? 0,
     };
   }

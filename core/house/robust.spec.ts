@@ -30,7 +30,7 @@ describe('a house from any part of its history', () => {
           expect(
             forecast === undefined || (forecast.low <= forecast.fullDay && forecast.fullDay <= forecast.high),
           ).toBeTrue();
-          expect(view.left).toBeGreaterThanOrEqual(0);
+          expect(view.remaining).toBeGreaterThanOrEqual(0);
         }
       }),
       { numRuns: 60 },

@@ -12,8 +12,8 @@ export interface VesselInRules {
   readonly phase: VesselPhase;
   /** A culture vessel is ready as it came; a medium must have been cooked. */
   readonly isReceived: boolean;
-  readonly left: number;
-  readonly leftUnit: 'ml' | 'g';
+  readonly remaining: number;
+  readonly remainingUnit: 'ml' | 'g';
   readonly wetG: number;
 }
 
@@ -92,7 +92,7 @@ export function requirePossible(world: World, fact: Fact): void {
       requirePhase(
         world,
         fact.vesselIds,
-        ['planned', 'cooking', 'sterile', 'running', 'opened'],
+        ['planned', 'cooking', 'cooked', 'running', 'opened'],
         'still here',
       );
       return;
@@ -127,7 +127,7 @@ function planOf(world: World, id: BatchId): BatchPlan {
 const PHASE_WORDS: Readonly<Record<VesselPhase, string>> = {
   planned: 'not cooked yet',
   cooking: 'in the cooker',
-  sterile: 'cooked and waiting',
+  cooked: 'cooked and waiting',
   running: 'inoculated',
   opened: 'opened',
   gone: 'taken out',
@@ -165,18 +165,18 @@ function requireStep(world: World, fact: FactOf<'cookStep'>): void {
 function requireInoculable(world: World, fact: FactOf<'inoculated'>): void {
   for (const id of fact.vesselIds) {
     const { code, phase, isReceived } = vesselOf(world, id);
-    if (phase !== (isReceived ? 'planned' : 'sterile')) {
+    if (phase !== (isReceived ? 'planned' : 'cooked')) {
       throw new CoreError('wrong-state', code, phase, 'cooked and not yet inoculated');
     }
   }
   const sources = fact.sourceVesselIds.map((id) => vesselOf(world, id));
   for (const source of sources) {
-    if (source.leftUnit !== fact.doseUnit) {
-      throw new CoreError('out-of-range', 'Unit of the dose', fact.doseUnit, source.leftUnit);
+    if (source.remainingUnit !== fact.doseUnit) {
+      throw new CoreError('out-of-range', 'Unit of the dose', fact.doseUnit, source.remainingUnit);
     }
   }
-  const left = sources.reduce((sum, s) => sum + s.left, 0);
-  const most = left / fact.vesselIds.length;
+  const remaining = sources.reduce((sum, s) => sum + s.remaining, 0);
+  const most = remaining / fact.vesselIds.length;
   if (!(fact.doseEach <= most + AMOUNT_SLACK)) {
     const codes = sources.map((s) => s.code).join(', ');
     const shown = Math.floor(most * 10) / 10;
@@ -185,7 +185,7 @@ function requireInoculable(world: World, fact: FactOf<'inoculated'>): void {
       'Dose',
       fact.doseEach,
       `between 0.1 and ${shown} ${fact.doseUnit}`,
-      `Dose must be between 0.1 and ${shown} ${fact.doseUnit}: ${codes} holds ${Math.floor(left)} ${fact.doseUnit} for ${fact.vesselIds.length}. You gave ${fact.doseEach} ${fact.doseUnit}.`,
+      `Dose must be between 0.1 and ${shown} ${fact.doseUnit}: ${codes} holds ${Math.floor(remaining)} ${fact.doseUnit} for ${fact.vesselIds.length}. You gave ${fact.doseEach} ${fact.doseUnit}.`,
     );
   }
 }

@@ -21,7 +21,7 @@ export function isRunFull(view: VesselView): boolean {
 const USED_UP = 0.05;
 
 export function isUsedUp(view: VesselView): boolean {
-  return view.batch.plan !== undefined && view.left <= view.batch.plan.vesselWetG * USED_UP;
+  return view.batch.plan !== undefined && view.remaining <= view.batch.plan.vesselWetG * USED_UP;
 }
 
 /** Vessels of a home-made batch that run, are sound and are worth a look: not in the fridge, not used up. */

@@ -18,7 +18,7 @@ export interface ReadyToInoculate {
 
 /** What waits for its culture in one batch; undefined for none. */
 export function readyToInoculate(view: BatchView, house: House): ReadyToInoculate | undefined {
-  const vessels = view.vessels.filter((v) => v.state.phase === 'sterile');
+  const vessels = view.vessels.filter((v) => v.state.phase === 'cooked');
   if (vessels.length === 0) {
     return undefined;
   }
@@ -49,7 +49,7 @@ const LEAST_ML = 0.1;
 /** Cultures that something is left of, the newest first. */
 export function culturesInHand(house: House): readonly VesselView[] {
   return vesselsInHand(house)
-    .filter((v) => isCulture(v) && v.state.phase !== 'gone' && v.left > LEAST_ML)
+    .filter((v) => isCulture(v) && v.state.phase !== 'gone' && v.remaining > LEAST_ML)
     .reverse();
 }
 

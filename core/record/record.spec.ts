@@ -80,7 +80,7 @@ describe('the state of a vessel', () => {
     );
     expect(state.marks.map((m) => m.fraction)).toEqual([0.2]);
     expect(state.shakenAt).toBeUndefined();
-    expect(vesselState(story, other).phase).toBe('sterile');
+    expect(vesselState(story, other).phase).toBe('cooked');
   });
 
   it('is the same for any order of import', () => {

@@ -140,8 +140,8 @@ describe('a pasteurized batch', () => {
     const straw = houseWith('straw', 'tub-12', 1, (batchId) => [
       entry(START_MS + MINUTE_MS, { kind: 'stepDone', batchId, step: 'cooled' }),
     ]);
-    expect(straw.view.vessels[0]!.state.phase).toBe('sterile');
-    expect(vesselState(straw.records.entries, straw.view.vessels[0]!.vessel.id).phase).toBe('sterile');
+    expect(straw.view.vessels[0]!.state.phase).toBe('cooked');
+    expect(vesselState(straw.records.entries, straw.view.vessels[0]!.vessel.id).phase).toBe('cooked');
     expect(stepsOf(straw.view.batch).map((s) => s.step)).toEqual(['soak', 'drain', 'pasteurize', 'cooled']);
   });
 });

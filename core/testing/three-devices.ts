@@ -114,7 +114,7 @@ export function anyEntry(house: Records, n: number, who: number, random: Random)
 /** What a person would see of a house. */
 function seen(house: House): unknown {
   return [
-    house.batches.map((b) => [b.code, b.putAwayAt, b.vessels.map((v) => [v.code, v.state, v.left])]),
+    house.batches.map((b) => [b.code, b.putAwayAt, b.vessels.map((v) => [v.code, v.state, v.remaining])]),
     house.facts.map((f) => f.id),
     house.troubles,
   ];

@@ -25,7 +25,7 @@ function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: 
       return batch.batch.contentsMl === undefined ? 'stove' : 'box';
     case 'cooking':
       return 'stove';
-    case 'sterile':
+    case 'cooked':
       return readyToInoculate(batch, house)?.isShut === true ? 'stove' : 'box';
     case 'running':
       return batch.batch.stage === 'bulk' ? 'tent' : batch.batch.contentsMl === undefined ? 'shelf' : 'box';

@@ -50,7 +50,7 @@ export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
 export const PHASE_WORDS: Readonly<Record<VesselPhase, string>> = {
   planned: 'not cooked yet',
   cooking: 'in the cooker',
-  sterile: 'cooked, waits',
+  cooked: 'cooked, waits',
   running: 'running',
   opened: 'opened',
   gone: 'gone',

@@ -105,7 +105,9 @@ function sourceOptions(fact: Fact, house: House): readonly { value: string; word
   const named = new Set<string>(fact.kind === 'inoculated' ? fact.sourceVesselIds : []);
   return [...house.vesselById.values()]
     .filter(
-      (v) => named.has(v.vessel.id) || (v.leftUnit === unit && (unit === 'g' || isCulture(v)) && v.left > 0),
+      (v) =>
+        named.has(v.vessel.id) ||
+        (v.remainingUnit === unit && (unit === 'g' || isCulture(v)) && v.remaining > 0),
     )
     .map((v) => ({
       value: v.vessel.id,

@@ -61,9 +61,9 @@ export class BoxWork {
     const numbers = new Set((this.sitting().split(':')[1] ?? '').split('.').map(Number));
     return this.batch()?.vessels.filter((v) => numbers.has(v.vessel.number)) ?? [];
   });
-  protected readonly left = computed(() => this.targets().filter((v) => v.state.phase === 'sterile'));
-  protected readonly current = computed(() => this.left()[0]);
-  protected readonly place = computed(() => this.targets().length - this.left().length + 1);
+  protected readonly waiting = computed(() => this.targets().filter((v) => v.state.phase === 'cooked'));
+  protected readonly current = computed(() => this.waiting()[0]);
+  protected readonly place = computed(() => this.targets().length - this.waiting().length + 1);
   protected readonly sources = computed(() => {
     const house = this.store.house();
     return this.source()
@@ -71,14 +71,14 @@ export class BoxWork {
       .flatMap((name) => openedIn(house, name)?.vessel ?? []);
   });
   protected readonly doseEach = computed(() => Number(this.dose()));
-  protected readonly unit = computed(() => this.sources()[0]?.leftUnit ?? 'ml');
+  protected readonly unit = computed(() => this.sources()[0]?.remainingUnit ?? 'ml');
   protected readonly isSpawn = computed(() => this.unit() === 'g');
   protected readonly sourceWords = computed(() => {
     const first = this.sources()[0];
-    const left = this.sources().reduce((sum, s) => sum + s.left, 0);
-    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${formatNumber(left)} ${this.unit()} left`;
+    const remaining = this.sources().reduce((sum, s) => sum + s.remaining, 0);
+    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${formatNumber(remaining)} ${this.unit()} left`;
   });
-  protected readonly inTheBox = computed(() => Math.min(this.left().length, 4));
+  protected readonly inTheBox = computed(() => Math.min(this.waiting().length, 4));
 
   @HostListener('document:keydown', ['$event'])
   protected onKey(event: KeyboardEvent): void {
@@ -103,11 +103,11 @@ export class BoxWork {
   }
 
   protected done(times: 1 | 2): void {
-    void this.give(this.left().slice(0, 1), this.doseEach() * times);
+    void this.give(this.waiting().slice(0, 1), this.doseEach() * times);
   }
 
   protected doneAll(): void {
-    void this.give(this.left().slice(0, this.inTheBox()), this.doseEach());
+    void this.give(this.waiting().slice(0, this.inTheBox()), this.doseEach());
   }
 
   protected async dropped(): Promise<void> {

@@ -104,7 +104,9 @@ export class Box {
     return left !== undefined && left > -60 ? left : undefined;
   });
 
-  protected readonly doseLimit = computed(() => this.pickedSources().reduce((sum, s) => sum + s.left, 0));
+  protected readonly doseLimit = computed(() =>
+    this.pickedSources().reduce((sum, s) => sum + s.remaining, 0),
+  );
   protected readonly problem = computed(() => {
     const typed = Object.values(this.typed()).find(Boolean);
     const chosen = this.chosen();
@@ -177,7 +179,7 @@ export class Box {
   }
 
   protected leftWords(source: VesselView): string {
-    return `${formatNumber(source.left)} ${source.leftUnit} left`;
+    return `${formatNumber(source.remaining)} ${source.remainingUnit} left`;
   }
 
   /** A source with a past is shown with it. */

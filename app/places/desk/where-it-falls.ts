@@ -68,7 +68,7 @@ export class WhereItFalls {
 
 function isUnderWay(view: BatchView): boolean {
   const waiting = (phase: string) =>
-    phase === 'planned' || phase === 'cooking' || phase === 'sterile' || phase === 'opened';
+    phase === 'planned' || phase === 'cooking' || phase === 'cooked' || phase === 'opened';
   return (
     view.batch.plan !== undefined &&
     view.vessels.some(

@@ -85,7 +85,7 @@ export class Cultures {
           species: v.species?.name ?? '',
           isolate: v.isolate?.name ?? '',
           came: format(Date.parse(v.batch.madeAt), 'd MMM yyyy'),
-          left: `${formatNumber(v.left)} ${v.leftUnit}`,
+          left: `${formatNumber(v.remaining)} ${v.remainingUnit}`,
           fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
           bad,
         };

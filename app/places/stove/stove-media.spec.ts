@@ -147,7 +147,7 @@ describe('the Stove, for every medium', () => {
     }
     expect(stove.text()).toContain('pasteurizing at 65 to 80 °C');
     await stove.press('Cool to the middle');
-    await until(setup.store, (h) => h.batches[0]!.vessels[0]!.state.phase === 'sterile');
+    await until(setup.store, (h) => h.batches[0]!.vessels[0]!.state.phase === 'cooked');
     await stove.settle();
     expect(stove.text()).toContain('Canner is cold.');
     expect(stove.has('Load a cook')).toBe(false);

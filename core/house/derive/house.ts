@@ -29,8 +29,8 @@ export interface VesselView {
   readonly isolate?: Isolate;
   readonly species?: Species;
   /** What is left to give, in the unit of its stage: ml for cultures, g for spawn. */
-  readonly left: number;
-  readonly leftUnit: 'ml' | 'g';
+  readonly remaining: number;
+  readonly remainingUnit: 'ml' | 'g';
 }
 
 /** A batch with its vessels and where it stands in being made ready. */

@@ -3,7 +3,7 @@ import { effectiveEntries, type Fact } from '../../record/effective.js';
 import type { Contaminant, Entry, Fate, Place } from '../../record/entry.js';
 import type { CookId, PhotoId, VesselId } from '../../record/ids.js';
 
-export type VesselPhase = 'planned' | 'cooking' | 'sterile' | 'running' | 'opened' | 'gone';
+export type VesselPhase = 'planned' | 'cooking' | 'cooked' | 'running' | 'opened' | 'gone';
 
 export interface Mark {
   readonly at: string;
@@ -105,7 +105,7 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
     case 'stepDone':
       // Pasteurized and cooled: as ready for a culture as a cooked one.
       if (fact.step === 'cooled' && draft.phase === 'planned') {
-        draft.phase = 'sterile';
+        draft.phase = 'cooked';
       }
       break;
     case 'inoculated':
@@ -159,7 +159,7 @@ function leave(draft: VesselDraft, at: string, because: NonNullable<VesselState[
 
 function afterCookStep(draft: VesselDraft, fact: Extract<Fact, { kind: 'cookStep' }>): void {
   const isCooking = draft.phase === 'cooking';
-  if (fact.cookId !== draft.cookId || !(isCooking || draft.phase === 'sterile')) {
+  if (fact.cookId !== draft.cookId || !(isCooking || draft.phase === 'cooked')) {
     return;
   }
   if (fact.step === 'stop' || fact.step === 'boiledDry') {
@@ -167,7 +167,7 @@ function afterCookStep(draft: VesselDraft, fact: Extract<Fact, { kind: 'cookStep
     draft.cookId = undefined;
     draft.phase = 'planned';
   } else if (fact.step === 'heatOff' && isCooking) {
-    draft.phase = 'sterile';
+    draft.phase = 'cooked';
   }
 }
 

@@ -4,7 +4,7 @@ import { byHappening, type Fact, type FactOf } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';
 import { foldVessel } from './vessel-state.js';
 import type { VesselView } from './house.js';
-import { leftIn, takenFromEach } from './left-in.js';
+import { remainingIn, takenFromEach } from './remaining-in.js';
 
 /** What is known of a vessel beside its own row. */
 export interface AboutVessel {
@@ -30,7 +30,7 @@ export function viewVessel(vessel: Vessel, about: AboutVessel): VesselView {
     state,
     ...(isolate !== undefined && { isolate }),
     ...(species !== undefined && { species }),
-    ...leftIn(batch, state.phase === 'gone', givenOf(vessel.id, given)),
+    ...remainingIn(batch, state.phase === 'gone', givenOf(vessel.id, given)),
   };
 }
 

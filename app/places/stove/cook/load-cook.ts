@@ -54,7 +54,7 @@ export class LoadCook {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   protected readonly checks = CHECKS;
-  protected readonly left = signal<ReadonlySet<string>>(new Set());
+  protected readonly leftOut = signal<ReadonlySet<string>>(new Set());
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
   protected readonly school = signal<number | undefined>(undefined);
   protected readonly hold = signal<number | undefined>(undefined);
@@ -78,7 +78,7 @@ export class LoadCook {
       this.batches().map((view) => ({
         batch: view.batch,
         waiting: vesselsToCook(view),
-        isWanted: !this.left().has(view.batch.id),
+        isWanted: !this.leftOut().has(view.batch.id),
       })),
     ),
   );
@@ -200,8 +200,8 @@ export class LoadCook {
   }
 
   protected toggle(view: BatchView): void {
-    this.left.update((left) => {
-      const next = new Set(left);
+    this.leftOut.update((leftOut) => {
+      const next = new Set(leftOut);
       if (!next.delete(view.batch.id)) {
         next.add(view.batch.id);
       }

@@ -63,13 +63,15 @@ interface Helper {
           @if (off() > 0) {
             <select #what class="field what" aria-label="What is added" (change)="helperId.set(what.value)">
               @for (helper of helpers(); track helper.id) {
-                <option [value]="helper.id" [selected]="helper.id === helper_().id">{{ helper.name }}</option>
+                <option [value]="helper.id" [selected]="helper.id === chosenHelper().id">
+                  {{ helper.name }}
+                </option>
               }
             </select>
           } @else {
             <strong>water</strong>
           }
-          <span class="soft">{{ percent(helper_().moisture) }} moist</span>
+          <span class="soft">{{ percent(chosenHelper().moisture) }} moist</span>
         </p>
         @if (problem(); as words) {
           <p class="error">{{ words }}</p>
@@ -160,7 +162,7 @@ export class MixTests {
       return material === undefined || all.indexOf(id) !== i ? [] : [helperOf(material)];
     });
   });
-  protected readonly helper_ = computed<Helper>(() =>
+  protected readonly chosenHelper = computed<Helper>(() =>
     this.off() < 0
       ? { id: WATER, name: 'Water', moisture: 1 }
       : (this.helpers().find((h) => h.id === this.helperId()) ??
@@ -174,7 +176,7 @@ export class MixTests {
         massG: mixed?.massG ?? 0,
         moisture: mixed?.moisture ?? 0,
         targetMoisture: target,
-        addedMoisture: this.helper_().moisture,
+        addedMoisture: this.chosenHelper().moisture,
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -195,7 +197,7 @@ export class MixTests {
       return '';
     }
     const moisture =
-      (mixed.massG * mixed.moisture + addedG * this.helper_().moisture) / (mixed.massG + addedG);
+      (mixed.massG * mixed.moisture + addedG * this.chosenHelper().moisture) / (mixed.massG + addedG);
     return `That makes ${this.percent(moisture)}.`;
   });
 
@@ -204,7 +206,7 @@ export class MixTests {
   }
 
   protected async add(massG: number): Promise<void> {
-    const { id, name, moisture } = this.helper_();
+    const { id, name, moisture } = this.chosenHelper();
     if (
       await this.journal.say({
         kind: 'adjusted',
