@@ -81,10 +81,10 @@ describe('the hold', () => {
     expect(() => plan({ longestHoldMinutes: 60 })).toThrowError(CoreError, /can hold 60 min/);
   });
 
-  it('is refused in words where it would take more than a day', () => {
+  it('is refused in words where it would take longer than anyone stands by', () => {
     expect(() => plan({ psi: 3, altitudeM: 2000 })).toThrowError(
       CoreError,
-      /At \d+\.\d °C the hold would take more than a day; .* It wants a cooker with more pressure/,
+      /At \d+\.\d °C the hold would take more than 16 h; .* It wants a cooker with more pressure/,
     );
   });
 

@@ -1,3 +1,4 @@
+import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
@@ -155,7 +156,9 @@ function holdOf(
   const holdMinutes = Math.ceil((exact - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
   const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
   if (!(holdMinutes <= most)) {
-    const asked = Number.isFinite(holdMinutes) ? `${holdMinutes} min` : 'more than a day';
+    const asked = Number.isFinite(holdMinutes)
+      ? `${holdMinutes} min`
+      : `more than ${LONGEST_HOLD_MIN / 60} h`;
     throw new CoreError(
       'out-of-range',
       'Hold',

@@ -1,5 +1,5 @@
 /** Sixteen hours: beyond it nobody stands by a cooker. Our judgement. */
-const LONGEST_MIN = 960;
+export const LONGEST_HOLD_MIN = 960;
 /** Doubled until it is enough. */
 const FIRST_TRY_MIN = 120;
 
@@ -14,7 +14,7 @@ export function holdReaching(
   earned: (holdMinutes: number) => number,
   target: number,
   withinMinutes = 0.05,
-  mostMinutes = LONGEST_MIN,
+  mostMinutes = LONGEST_HOLD_MIN,
 ): number | undefined {
   let [low, high] = [0, Math.min(FIRST_TRY_MIN, mostMinutes)];
   let [atLow, atHigh] = [earned(low) - target, earned(high) - target];

@@ -24,7 +24,7 @@ export {
   type PourWindow,
 } from './pour-window.js';
 export { holdForF0, type HoldInput } from './hold-for-f0.js';
-export { holdReaching } from './hold-reaching.js';
+export { LONGEST_HOLD_MIN, holdReaching } from './hold-reaching.js';
 export { bodyOf, characteristicM, mixedBody, type Body, type Films, type Shape } from './conduction/body.js';
 export { chanceByHold, holdForChance, type HoldChance } from './band/chance-by-hold.js';
 export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './band/draws.js';
@@ -61,3 +61,4 @@ export {
   type LethalityOptions,
   type ProfilePoint,
 } from './lethality.js';
+export { BAND_SEED, DRAWS, DRAWS_AFTER_MEASURING, HOLDS_RECKONED } from './band/settings.js';

@@ -226,7 +226,7 @@ describe('the journal', () => {
       ]);
       expect(results.filter(Boolean).length).toBe(1);
       const house = await until(setup.store, (h) => h.facts.some((f) => f.kind === 'inoculated'));
-      expect(house.vesselById.get(source!.id)!.left).toBe(2);
+      expect(house.vesselById.get(source!.id)!.remaining).toBe(2);
       other.close();
     });
 

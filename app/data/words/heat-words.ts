@@ -1,4 +1,4 @@
-import { formatNumber, type HeatBand, type Likely } from '../../../core/index';
+import { formatNumber, type HeatBand, type Likely, LONGEST_HOLD_MIN } from '../../../core/index';
 
 type Tone = 'done' | 'rye' | 'beet';
 
@@ -35,4 +35,9 @@ export function restsOn(measured: number, band: Pick<HeatBand, 'draws'>): string
   return measured === 0
     ? 'Rests on physics with figures from books; nothing was measured in these vessels yet. Practice finds the trade’s hold mostly enough.'
     : `Rests on ${measured} ${measured === 1 ? 'measurement' : 'measurements'} in vessels like these${band.draws < 40 ? ', which agree badly' : ''}.`;
+}
+
+/** A hold that was searched for; undefined where the search ended before it was enough. */
+export function holdWords(minutes: number | undefined): string {
+  return minutes === undefined ? `more than ${LONGEST_HOLD_MIN / 60} h` : `${formatNumber(minutes)} min`;
 }

@@ -11,15 +11,12 @@ import {
   type Observation,
   type PlannedRun,
   type Run,
+  BAND_SEED,
+  DRAWS,
+  DRAWS_AFTER_MEASURING,
+  HOLDS_RECKONED,
 } from '../../../core/index';
 import { HeatWorker } from '../../workers/heat-client';
-
-const DRAWS = 200;
-/** After measuring, most draws are improbable; more of them keep the band smooth. */
-const DRAWS_AFTER = 400;
-const SEED = 20_250_101;
-/** Holds at which the chance is reckoned, min. */
-const HOLDS = [20, 40, 60, 75, 90, 105, 120, 150, 180, 240, 300] as const;
 
 /** What the middle of vessels likely gets, with what this house has measured of vessels and media of that kind. */
 @Injectable({ providedIn: 'root' })
@@ -56,7 +53,7 @@ export class HeatService {
     observations: readonly Observation[],
     targetF0 = USUAL_TARGET_F0,
   ): Promise<readonly HoldChance[] | undefined> {
-    const runs = HOLDS.map((holdMinutes) => ({
+    const runs = HOLDS_RECKONED.map((holdMinutes) => ({
       holdMinutes,
       run: runOf(contents, { ...planned, holdMinutes }, startC),
     }));
@@ -67,8 +64,8 @@ export class HeatService {
     return {
       observations,
       targetF0,
-      draws: observations.length > 0 ? DRAWS_AFTER : DRAWS,
-      seed: SEED,
+      draws: observations.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
+      seed: BAND_SEED,
     };
   }
 }

@@ -1,3 +1,4 @@
+import { holdWords } from '../../data/words/heat-words';
 import {
   formatNumber,
   type BatchCost,
@@ -20,10 +21,7 @@ export function reasonForHold(cook: CookPlan): Reason {
       { text: 'your pressure, where you are', result: `${cook.chamberC.toFixed(1)} °C` },
       {
         text: 'for the same heat in the middle of these vessels',
-        result:
-          cook.relativeMinutes === undefined
-            ? 'more than a day'
-            : `${formatNumber(cook.relativeMinutes)} min`,
+        result: holdWords(cook.relativeMinutes),
       },
       { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
     ],

@@ -20,74 +20,7 @@ const MOST_WEIGHINGS = 8;
 @Component({
   selector: 'nw-dry-down-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <section class="card" aria-labelledby="dry-title">
-      <h2 id="dry-title">Dry a sample down</h2>
-      <p class="soft">
-        A handful in a dish, at 105 °C in the oven until its mass stays, an hour between weighings; or in a
-        microwave in bursts of half a minute.
-      </p>
-      <p class="caution">
-        Drying wood can ignite in a microwave: short bursts, never alone. Above 60 °C gypsum loses its crystal
-        water and reads falsely wet.
-      </p>
-      <div class="fields">
-        <label class="named"
-          >Dish, g
-          <input
-            #dish
-            class="field"
-            inputmode="decimal"
-            maxlength="24"
-            [value]="dishText()"
-            (input)="dishText.set(dish.value)"
-        /></label>
-        <label class="named"
-          >Wet, with dish, g
-          <input
-            #wet
-            class="field"
-            inputmode="decimal"
-            maxlength="24"
-            [value]="wetText()"
-            (input)="wetText.set(wet.value)"
-        /></label>
-        @for (text of dryTexts(); track $index; let i = $index) {
-          <label class="named"
-            >Dried {{ i + 1 }}, g
-            <input
-              #dry
-              class="field"
-              inputmode="decimal"
-              maxlength="24"
-              [value]="text"
-              (input)="setDry(i, dry.value)"
-          /></label>
-        }
-      </div>
-      @if (problem(); as words) {
-        <p class="error" role="alert">{{ words }}</p>
-      }
-      @if (result(); as found) {
-        <p>
-          <strong>{{ percent(found.moisture) }} % moisture.</strong>
-          {{
-            found.constant ? 'The last two agree: it is dry.' : 'Not constant yet: dry it on and weigh again.'
-          }}
-        </p>
-      }
-      <div class="row">
-        <button type="button" class="deed" [disabled]="!result()?.constant" (click)="take()">
-          Use it for this lot
-        </button>
-        @if (material().measuredMoisture) {
-          <button type="button" class="deed quiet" (click)="measured.emit(undefined)">
-            Back to the default
-          </button>
-        }
-      </div>
-    </section>
-  `,
+  templateUrl: './dry-down-sheet.html',
   styleUrls: ['./desk-page.scss'],
 })
 export class DryDownSheet {

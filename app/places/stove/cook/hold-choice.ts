@@ -22,7 +22,14 @@ import {
   type HeatBand,
 } from '../../../../core/index';
 import { HeatService } from '../../../data/work/heat-service';
-import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
+import {
+  chanceWords,
+  courseWords,
+  f0Words,
+  holdWords,
+  likelyWords,
+  restsOn,
+} from '../../../data/words/heat-words';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { HeatBandBar } from '../../../pieces/heat-band-bar';
@@ -91,7 +98,7 @@ export class HoldChoice {
         middleF0(runOf(plan.contents, { ...plan, roomC: this.roomC(), holdMinutes }, plan.startC)),
       this.target,
     );
-    return needed === undefined ? 'more than a day' : `${formatNumber(needed)} min`;
+    return holdWords(needed);
   });
   protected readonly browning = computed(() => {
     const found = browningOf(this.plan(), this.roomC());
@@ -147,9 +154,7 @@ export class HoldChoice {
     return chanceWords(band.chance);
   }
 
-  protected round(minutes: number | undefined): string {
-    return minutes === undefined ? 'over a day' : formatNumber(minutes);
-  }
+  protected readonly holdWords = holdWords;
 
   private async reckonBand(): Promise<void> {
     try {

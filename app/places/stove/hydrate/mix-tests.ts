@@ -35,71 +35,7 @@ interface Helper {
   selector: 'nw-mix-tests',
   imports: [AskNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <fieldset>
-      <legend>Squeeze test, a hard squeeze of one fist</legend>
-      @for (choice of squeezes; track choice.result) {
-        <button
-          type="button"
-          class="deed"
-          [class.main]="view().squeeze === choice.result"
-          [attr.aria-pressed]="view().squeeze === choice.result"
-          (click)="squeeze(choice.result)"
-        >
-          {{ choice.words }}<small>{{ choice.hint }}</small>
-        </button>
-      }
-    </fieldset>
-    @if (view().mixed; as mixed) {
-      <p class="now">
-        In it now: <strong>{{ mass(mixed.massG) }}</strong> at
-        <strong>{{ percent(mixed.moisture) }}</strong> by what was weighed, wanted {{ percent(wanted()) }}.
-      </p>
-    }
-    @if (off() !== 0) {
-      <div class="cure">
-        <p>
-          <strong>{{ off() > 0 ? 'Too wet.' : 'Too dry.' }}</strong> Add
-          @if (off() > 0) {
-            <select #what class="field what" aria-label="What is added" (change)="helperId.set(what.value)">
-              @for (helper of helpers(); track helper.id) {
-                <option [value]="helper.id" [selected]="helper.id === chosenHelper().id">
-                  {{ helper.name }}
-                </option>
-              }
-            </select>
-          } @else {
-            <strong>water</strong>
-          }
-          <span class="soft">{{ percent(chosenHelper().moisture) }} moist</span>
-        </p>
-        @if (problem(); as words) {
-          <p class="error">{{ words }}</p>
-        } @else {
-          <p class="main-words">
-            About <strong>{{ mass(neededG()) }}</strong>, in two or three splashes; squeeze after each.
-          </p>
-        }
-        <nw-ask-number
-          name="Added"
-          unit="g"
-          deed="It is in"
-          [min]="1"
-          [max]="1000000"
-          [answer]="afterWords()"
-          (typed)="typed.set($event)"
-          (given)="add($event)"
-        />
-      </div>
-    }
-    @if (view().adjustments.length > 0) {
-      <ul class="log">
-        @for (step of view().adjustments; track step.id) {
-          <li>{{ mass(step.massG) }} {{ step.name.toLowerCase() }} added</li>
-        }
-      </ul>
-    }
-  `,
+  templateUrl: './mix-tests.html',
   styles: `
     :host {
       display: grid;

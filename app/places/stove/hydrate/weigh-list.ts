@@ -41,70 +41,7 @@ interface Row {
 @Component({
   selector: 'nw-weigh-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ul aria-label="Weigh">
-      @for (row of rows(); track row.id) {
-        <li [class.ticked]="row.weighedG !== undefined">
-          <button
-            type="button"
-            class="tick"
-            [attr.aria-pressed]="row.weighedG !== undefined"
-            [attr.aria-label]="
-              grams(row.massG) + ' g ' + row.name + (row.weighedG === undefined ? ', weigh it' : ', weighed')
-            "
-            (click)="tick(row, row.massG)"
-          >
-            <span class="box" aria-hidden="true"></span>
-            <strong>{{ grams(row.massG) }}<span class="unit">g</span></strong>
-            <span class="name">{{ row.name }}</span>
-            <span class="soft note">{{ row.note || row.kitchen }}</span>
-          </button>
-          @if (open() === row.id) {
-            <form (submit)="$event.preventDefault(); type(row, box.value)">
-              <input
-                #box
-                class="field"
-                inputmode="decimal"
-                maxlength="24"
-                autocomplete="off"
-                [attr.aria-label]="row.name + ', really'"
-              />
-              <button type="submit" class="deed">g it was</button>
-              @if (scale.reading(); as on) {
-                <button
-                  type="button"
-                  class="deed scale"
-                  [class.main]="on.steady"
-                  [disabled]="!on.steady"
-                  (click)="type(row, on.grams.toString())"
-                >
-                  {{ grams(on.grams) }} g<small>{{
-                    on.steady ? 'take it from the scale' : 'settling'
-                  }}</small>
-                </button>
-              } @else if (scale.isOn()) {
-                <span class="soft">The scale is silent.</span>
-              } @else {
-                <button type="button" class="word" (click)="scale.listen()">From a scale</button>
-                @if (madeUp) {
-                  <button type="button" class="word" (click)="scale.listen(row.massG)">
-                    From a pretended scale
-                  </button>
-                }
-              }
-            </form>
-          } @else {
-            <button type="button" class="word really" (click)="open.set(row.id)">
-              {{ row.weighedG === undefined ? 'Other amount' : grams(row.weighedG) + ' g' }}
-            </button>
-          }
-        </li>
-      }
-    </ul>
-    @if (problem(); as words) {
-      <p class="error" role="alert">{{ words }}</p>
-    }
-  `,
+  templateUrl: './weigh-list.html',
   styles: `
     li {
       display: flex;
