@@ -25,7 +25,8 @@ module.exports = {
       from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-peer'],
-        pathNot: 'node_modules/(zod|canonicalize|crc-32|fflate|minisearch|papaparse|parse-ingredient|simple-statistics|uuid)/',
+        pathNot:
+          'node_modules/(zod|canonicalize|crc-32|fflate|minisearch|papaparse|parse-ingredient|simple-statistics|uuid)/',
       },
     },
     {

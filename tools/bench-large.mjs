@@ -1,7 +1,11 @@
-import { writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { ensureBuilt } from './build.mjs';
+import { ensureChromium } from './chromium.mjs';
 import { runBin } from './run.mjs';
+import { say } from './say.mjs';
 
 /** Sizes and shapes of houses; what a household of ten busy years comes to is the last. */
 const SIZES = [1_000, 10_000, 100_000];
@@ -33,6 +37,7 @@ export async function largeRows(executablePath, dist = 'dist', only = '') {
 }
 
 async function archiveFile(size, shape) {
+  mkdirSync('test-results', { recursive: true });
   const path = resolve('test-results', `large-${shape}-${size}.zip`);
   const { code, output } = await runBin('tsx/dist/cli.mjs', ['tools/write-large.ts', size, shape, path], {
     quiet: true,
@@ -189,9 +194,17 @@ export function largeTable(rows) {
   ].join('\n');
 }
 
-if (process.argv[2] === 'alone') {
-  const { ensureChromium } = await import('./chromium.mjs');
-  const table = largeTable(await largeRows(await ensureChromium(), process.argv[3], process.argv[4]));
-  writeFileSync('test-results/large.md', `${table}\n`);
-  process.stdout.write(`${table}\n`);
+/** Figures of large houses, kept in docs/bench-large.md. `BENCH_ONLY=vessels-100000` measures one of them and keeps nothing. */
+export async function benchLarge() {
+  const executablePath = await ensureChromium();
+  await ensureBuilt();
+  const only = process.env.BENCH_ONLY ?? '';
+  const table = largeTable(await largeRows(executablePath, process.env.BENCH_DIST, only));
+  say(table);
+  if (only === '') {
+    writeFileSync(
+      'docs/bench-large.md',
+      `# Figures of large houses\n\nWritten by \`npm run bench-large\`, in the built app in Chromium, without slow-down. Medians of ${OPENINGS} openings and ${PRESSES - 10} presses; the machine was shared, so compare the rows with each other.\n\nMachine: ${cpus().length} cores (${cpus()[0]?.model.trim()}), Node ${process.versions.node}.\n\n${table}\n`,
+    );
+  }
 }

@@ -9,6 +9,7 @@ const COMMANDS = {
   test: () => import('./test.mjs').then((m) => m.test()),
   soak: () => import('./soak.mjs').then((m) => m.soak()),
   bench: () => import('./bench.mjs').then((m) => m.bench()),
+  'bench-large': () => import('./bench-large.mjs').then((m) => m.benchLarge()),
   screenshots: () => import('./screenshots.mjs').then((m) => m.screenshots()),
   docs: () => import('./docs.mjs').then((m) => m.docs()),
 };

@@ -13,7 +13,8 @@ import fixture2 from '../fixtures/database-v2.json';
 import { whyShut } from '../words/why-shut';
 import { HouseDb } from './house-db';
 import { settle } from '../journal/settle';
-import { VERSION_1 } from './versions';
+import { houseInside } from './ready-house';
+import { VERSION_1, VERSION_3 } from './versions';
 
 const NAME = 'nailwort-spec-upgrade';
 
@@ -26,6 +27,20 @@ async function storeOld(version: number, tables: Tables, more: readonly object[]
     await old.table(name).bulkAdd([...(tables[name] ?? [])]);
   }
   await old.table('entries').bulkAdd([...more]);
+  old.close();
+}
+
+/** As version 3 left it: it counted its writes, and did not say what they wrote. */
+async function storeVersion3(tables: Tables): Promise<void> {
+  const old = new Dexie(NAME);
+  old.version(3).stores({ ...VERSION_1, ...VERSION_3 });
+  for (const name of Object.keys(VERSION_1) as TableName[]) {
+    await old.table(name).bulkAdd([...(tables[name] ?? [])]);
+  }
+  await old.table('meta').bulkAdd([
+    { id: 'revision', value: 17 },
+    { id: 'epoch', value: 3 },
+  ]);
   old.close();
 }
 
@@ -108,6 +123,25 @@ describe('the database', () => {
     const logged = entries.filter((e) => e.kind === 'logged' && e.source === 'logger');
     expect(logged.flatMap((e) => (e.kind === 'logged' ? e.readings : [])).length).toBe(1152);
     expect(new Set(logged.map((e) => e.at)).size).toBe(2);
+  });
+
+  it('goes on from what version 3 counted, and says from then on what was written', async () => {
+    const tables = fixture2.tables as unknown as Tables;
+    await storeVersion3(tables);
+    db = new HouseDb(NAME);
+    await db.openOurs();
+    const whole = await houseInside(db);
+    expect(whole.revision).toBe(17);
+    expect(whole.house.records.entries.length).toBe(tables.entries!.length);
+    const [batch] = tables.batches as Records['batches'];
+    await db.rows('batches').put({ ...batch!, madeAt: '2020-01-01T00:00:00.000Z' });
+    await db.bump({ batches: [batch!.id] });
+    const next = await houseInside(db, whole);
+    expect(next.revision).toBe(18);
+    expect(next.house.records.batches.find((b) => b.id === batch!.id)!.madeAt).toMatch(/^2020/);
+    // What was seen before the count of version 3 cannot be caught up with: all is read.
+    const early = await houseInside(db, { ...whole, revision: 16 });
+    expect(early.house.records.batches.find((b) => b.id === batch!.id)!.madeAt).toMatch(/^2020/);
   });
 
   it('reads again, after an update, what an older version could not', async () => {
