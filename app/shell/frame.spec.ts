@@ -47,6 +47,26 @@ describe('the frame', () => {
     expect((await render(Frame)).has('Lay it out for today')).toBe(true);
   });
 
+  it('opens no place but the Shelf on a part of the records, since others count what is over too', async () => {
+    setup = await demoHouse(worker);
+    const frame = await render(Frame);
+    const ready = setup.store.ready()!;
+    const show = async (isWhole: boolean, path: string) => {
+      const { revision } = setup.store.ready()!;
+      setup.store.advance({ ...ready, isWhole, revision: revision + 1 });
+      await TestBed.inject(Router).navigateByUrl(path);
+      await frame.fixture.whenStable();
+      return frame.host.querySelector('router-outlet') !== null;
+    };
+    expect(await show(false, '/box')).toBe(false);
+    expect(frame.text()).toContain('Reading the rest of the records');
+    expect(frame.host.querySelector('.tab[href="/tent"] .due')!.getAttribute('aria-label')).toBe('2 due');
+    expect(await show(false, '/shelf?open=x')).toBe(true);
+    expect(await show(false, '/v/G27')).toBe(false);
+    expect(await show(true, '/box')).toBe(true);
+    expect(frame.text()).not.toContain('Reading the rest');
+  });
+
   it('shows a notice with its retry until it is closed', async () => {
     setup = await demoHouse(worker);
     const frame = await render(Frame);

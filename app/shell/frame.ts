@@ -49,13 +49,21 @@ export class Frame {
   private readonly archive = inject(ArchiveWorker);
   private readonly clock = inject(SteadyClock);
 
-  /** Gloved work at the Box: on a phone everything else steps aside. */
-  protected readonly inWork = toSignal(
+  private readonly address = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),
       startWith(undefined),
-      map(() => this.router.parseUrl(this.router.url).queryParams['work'] !== undefined),
+      map(() => this.router.parseUrl(this.router.url)),
     ),
+    { requireSync: true },
+  );
+  /** Gloved work at the Box: on a phone everything else steps aside. */
+  protected readonly inWork = computed(() => this.address().queryParams['work'] !== undefined);
+  /** Only what is in hand is read so far. The Shelf asks for no more; every other place counts what is over too. */
+  protected readonly waits = computed(
+    () =>
+      this.store.ready()?.isWhole === false &&
+      this.address().root.children['primary']?.segments[0]?.path !== 'shelf',
   );
   protected readonly newBuild = toSignal(
     inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),

@@ -41,7 +41,7 @@ describe('what is kept of a house to open on', () => {
         expect(front.cooksOf.get(batch.id)).toEqual(house.cooksOf.get(batch.id));
       }
       expect(dueItems(front, NOW)).toEqual(dueItems(house, NOW));
-      expect(front.workings.index.noted.slice(-20)).toEqual(house.workings.index.noted.slice(-20));
+      expect(front.noted.slice(-20)).toEqual(house.noted.slice(-20));
     }
   });
 

@@ -75,7 +75,7 @@ export function frontOf(house: House): NewRows | undefined {
   facts.forEach((f) => {
     addEntry(f.id);
   });
-  index.noted.slice(-LATEST).forEach((e) => {
+  house.noted.slice(-LATEST).forEach((e) => {
     addEntry(e.id);
   });
   return {

@@ -83,7 +83,7 @@ export class Journal {
 
   private readonly sitting = computed(() => {
     const ready = this.store.ready();
-    return ready === undefined ? {} : sittingOf(ready.house.workings.index.noted, ready.device);
+    return ready === undefined ? {} : sittingOf(ready.house.noted, ready.device);
   });
   readonly canRedo = computed(() => this.sitting().redo !== undefined);
 
@@ -336,8 +336,13 @@ export class Journal {
 
   /** Once for each page: the clock, what a closed browser left unsaved, and what a newer version brings. */
   private async begin(ready: ReadyHouse): Promise<void> {
-    const own = ready.house.records.entries.filter((e) => e.device === ready.device);
-    this.clock.notBefore(own.reduce((newest, e) => Math.max(newest, Date.parse(e.notedAt)), 0));
+    this.clock.notBefore(newestOwnMs(ready));
+    const whole = await this.store.whole().catch(() => undefined);
+    if (whole === undefined) {
+      // The page says why the records are shut.
+      return;
+    }
+    this.clock.notBefore(newestOwnMs(whole));
     this.shelf.taken().forEach((deed) => {
       this.couldNot(deed, new Error('the browser was closed before'));
     });
@@ -367,6 +372,12 @@ async function keepBatch(pen: Pen, made: NewBatch, hand: Hand): Promise<NewBatch
   );
   await pen.add('entries', { ...made.entry, ...signed(hand) });
   return made;
+}
+
+/** When this device wrote last, as far as it is read; 0 for never. */
+function newestOwnMs({ house, device }: ReadyHouse): number {
+  const newest = house.noted.findLast((e) => e.device === device);
+  return newest === undefined ? 0 : Date.parse(newest.notedAt);
 }
 
 /** The matter of notices about instruments. */

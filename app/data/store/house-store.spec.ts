@@ -1,6 +1,6 @@
 import { EnvironmentInjector, createEnvironmentInjector } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { frontOf } from '../../../core/index';
+import { frontOf, type DeviceId } from '../../../core/index';
 import { demoHouse, type SpecHouse } from '../../testing/house';
 import { SteadyClock } from '../clock/steady-clock';
 import { Time } from '../clock/time';
@@ -16,6 +16,7 @@ import { HouseReads } from './reads';
 function openAgain(setup: SpecHouse): {
   readonly statuses: HouseStatus[];
   readonly journal: Journal;
+  readonly clock: SteadyClock;
   readonly store: HouseStore;
   readonly close: () => void;
 } {
@@ -40,6 +41,7 @@ function openAgain(setup: SpecHouse): {
     statuses,
     store,
     journal: injector.get(Journal),
+    clock: injector.get(SteadyClock),
     close: () => {
       injector.destroy();
       db.close();
@@ -90,6 +92,35 @@ describe('opening a house', () => {
       await page.journal.say({ kind: 'batchNoted', batchId: gone.batch.id, note: 'long ago' }),
     ).toBeTrue();
     expect(page.store.house()!.batchById.get(gone.batch.id)!.notes.at(-1)!.note).toBe('long ago');
+  });
+
+  it('sets the clock by its own newest entry, though it is not among those that are read first', async () => {
+    const device = '018f0000-0000-7000-8000-0000000000aa';
+    const over = setup.house().batches.find((b) => b.steps.length > 0 && !setup.house().inHand.includes(b))!;
+    const [note] = over.steps;
+    const aheadMs = Date.now() + 3_600_000;
+    const at = (ms: number) => new Date(ms).toISOString();
+    await setup.db.meta.put({ id: 'device', value: device as DeviceId });
+    // Its own entry is of a clock that ran ahead; what another device wrote later hides it from the front.
+    const own = { ...note!, id: '018f0000-0000-7000-8000-0000000000ab', device, notedAt: at(aheadMs) };
+    const others = Array.from({ length: 70 }, (_, n) => ({
+      id: `018f0000-0000-7000-8000-0000000001${n + 10}`,
+      schemaVersion: 1,
+      at: note!.at,
+      notedAt: at(aheadMs + 1000 + n),
+      device: '018f0000-0000-7000-8000-0000000000bb',
+      kind: 'dayNoted',
+      day: '2026-01-01',
+      note: 'x',
+    }));
+    await setup.lay('entries', own, ...others);
+    const { house, revision } = setup.store.ready()!;
+    expect(frontOf(house)!.entries!.some((e) => e.id === own.id)).toBeFalse();
+    await TestBed.inject(HouseReads).keepFront(revision, frontOf(house));
+    page = openAgain(setup);
+    await page.store.whole();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(page.clock.now()).toBeGreaterThan(aheadMs);
   });
 
   it('does without, where too much was laid anew since', async () => {

@@ -18,6 +18,7 @@ export const EMPTY_HOUSE: House = {
   cooksOf: LayeredMap.empty(),
   lineage: NO_WORKINGS.lineage,
   codes: LayeredMap.empty(),
+  noted: [],
   entryById: LayeredMap.empty(),
   factById: LayeredMap.empty(),
   troubles: [],

@@ -95,6 +95,7 @@ export class HouseInMaking {
       cooksOf: workings.cooksOf,
       lineage: workings.lineage,
       codes: batchNames.names,
+      noted: index.noted,
       entryById: index.entries,
       factById: index.standing,
       troubles: [...troublesOf.values()].flat().sort((a, b) => compareText(a.code, b.code)),

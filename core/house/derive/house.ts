@@ -99,7 +99,9 @@ export interface House {
   readonly lineage: Lineage;
   /** What batches are called, those too whose making was taken back. */
   readonly codes: ReadonlyMap<string, string>;
-  /** Every entry by id, corrections too. */
+  /** Every entry, corrections too, in the order in which they were noted. */
+  readonly noted: readonly Entry[];
+  /** The same by id. */
   readonly entryById: ReadonlyMap<string, Entry>;
   /** Facts that stand, by id. */
   readonly factById: ReadonlyMap<string, Fact>;

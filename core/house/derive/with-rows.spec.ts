@@ -42,7 +42,7 @@ function said(house: House): unknown {
     sorted(house.entryById),
     sorted(house.factById),
     house.troubles,
-    house.workings.index.noted,
+    house.noted,
     sorted(house.workings.index.takenBack),
   ];
 }
