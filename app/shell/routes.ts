@@ -1,11 +1,10 @@
 import { inject } from '@angular/core';
-import { Router, type ActivatedRouteSnapshot, type CanActivateFn, type Routes } from '@angular/router';
+import { Router, type CanActivateFn, type Routes } from '@angular/router';
 import { HouseStore } from '../data/store/house-store';
 import { WHICH_HOUSE } from '../data/store/which-house';
 
 /** A house without its first facts is asked for them; the made-up one is laid out instead. */
-const furnished: CanActivateFn = async (route) => {
-  fetchMeanwhile(route);
+const furnished: CanActivateFn = async () => {
   const router = inject(Router);
   const { madeUp } = inject(WHICH_HOUSE);
   // When the database cannot be opened, the page says so itself.
@@ -14,13 +13,6 @@ const furnished: CanActivateFn = async (route) => {
     .catch(() => true);
   return isFurnished || router.parseUrl(madeUp ? '/lay-out' : '/start');
 };
-
-/** The code of the place is on its way while the database opens. */
-function fetchMeanwhile(route: ActivatedRouteSnapshot): void {
-  for (let at: ActivatedRouteSnapshot | null = route; at !== null; at = at.firstChild) {
-    void at.routeConfig?.loadComponent?.();
-  }
-}
 
 export const routes: Routes = [
   {

@@ -1,6 +1,6 @@
 import { takenSteps, type CookPhase } from '../cook/cook-state.js';
 import type { Batch } from '../record/batch.js';
-import type { Fact, FactOf } from '../record/effective.js';
+import { byHappening, type Fact, type FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import { newVessel, tellVessel, type VesselDraft } from './derive/vessel-state.js';
@@ -23,8 +23,12 @@ export interface Impossible {
 export function consequencesOf(house: House, corrections: readonly Entry[]): readonly Impossible[] {
   const then = withRows(house, { entries: corrections });
   const near = vesselsNear(house, then, corrections);
-  const before = new Set(impossibleOf(house, factsAbout(house, near)).map((i): string => i.fact.id));
-  return impossibleOf(then, factsAbout(then, near)).filter((i) => !before.has(i.fact.id));
+  const before = new Set(impossibleOf(house, inOrder(factsAbout(house, near))).map((i): string => i.fact.id));
+  return impossibleOf(then, inOrder(factsAbout(then, near))).filter((i) => !before.has(i.fact.id));
+}
+
+function inOrder(facts: ReadonlySet<Fact>): readonly Fact[] {
+  return [...facts].sort(byHappening);
 }
 
 /** Tells the whole history anew, fact by fact, and names those that the facts before them do not allow. */

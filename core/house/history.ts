@@ -57,7 +57,7 @@ function lineOf(house: House, fact: Fact, related: readonly CorrectionEntry[]): 
 }
 
 /** All facts that may speak of the subject. */
-function standingOf(house: House, subject: HistorySubject): readonly Fact[] {
+function standingOf(house: House, subject: HistorySubject): Iterable<Fact> {
   const { ofCook } = house.workings.index;
   switch (subject.kind) {
     case 'span':

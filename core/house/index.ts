@@ -22,7 +22,7 @@ export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } 
 export { nextNumber } from './next-number.js';
 export { cooksOn, isOn } from './cooks-on.js';
 export { expectedOf, isRunFull, isUsedUp, lastFraction, runningVessels, vesselsInHand } from './running.js';
-export { SHAKE_AT, toShake, type ToShake } from './shake.js';
+export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './to-harvest.js';
 export {
   allReadyToInoculate,

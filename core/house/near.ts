@@ -1,4 +1,4 @@
-import { byHappening, type Fact } from '../record/effective.js';
+import type { Fact } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { namedAtLast } from './derive/fact-index.js';
@@ -34,12 +34,12 @@ export function vesselsNear(
   return near;
 }
 
-/** Everything that stands of some vessels, of their batches (and one more) and of the cooks that they were in, in order. */
+/** Everything that stands of some vessels, of their batches (and one more) and of the cooks that they were in. */
 export function factsAbout(
   { workings }: House,
   vessels: ReadonlySet<VesselId>,
   batchId?: BatchId,
-): readonly Fact[] {
+): ReadonlySet<Fact> {
   const { index, vesselRows } = workings;
   const found = new Set<Fact>();
   const add = (facts: readonly Fact[] | undefined) => facts?.forEach((fact) => found.add(fact));
@@ -61,7 +61,7 @@ export function factsAbout(
   cooks.forEach((id) => {
     add(index.ofCook.get(id));
   });
-  return [...found].sort(byHappening);
+  return found;
 }
 
 /** Vessels that a fact names or that stand in the batch or cook that it names. */

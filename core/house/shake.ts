@@ -4,7 +4,7 @@ import type { BatchView, VesselView } from './derive/house.js';
 import { expectedOf, runningVessels } from './running.js';
 
 /** Shake once at about a third. Common practice, no source. */
-export const SHAKE_AT = 1 / 3;
+const SHAKE_AT = 1 / 3;
 /** Hardly anything is left to spread by then. Our choice. */
 const TOO_LATE = 0.9;
 

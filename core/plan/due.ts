@@ -4,6 +4,7 @@ import { cooksOn } from '../house/cooks-on.js';
 import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
 import { isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
+import { isInPreparation } from '../house/to-cook.js';
 import { nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
 import type { VesselType } from '../record/definitions.js';
@@ -71,8 +72,8 @@ export function nextFor(view: BatchView, house: House, nowMs: number): readonly 
 }
 
 function preparation(view: BatchView, house: House): DueItem[] {
-  const { formula, id } = view.batch;
-  if (formula === undefined || !view.vessels.some((v) => v.state.phase === 'planned')) {
+  const { id } = view.batch;
+  if (!isInPreparation(view)) {
     return [];
   }
   const { current, following, dueMs } = hydrationProgress(

@@ -1,7 +1,11 @@
-import { batchCodes, hollinRow, type Batch } from '../index.js';
+import { hollinRow, type Batch } from '../index.js';
+import { BATCH_NAMING, namesWith, noNames } from './codes.js';
 import { DAY_MS, START_MS } from '../testing/sample-house.js';
 
 const NOW = START_MS + 200 * DAY_MS;
+
+const batchCodes = (batches: readonly Batch[]) =>
+  namesWith(noNames<Batch>(), [], batches, BATCH_NAMING).names.names;
 
 describe('codes', () => {
   const [batch] = hollinRow(NOW, NOW).batches.filter((b) => b.stage === 'grain');

@@ -71,11 +71,6 @@ export function namesWith<R extends { readonly id: string }>(
   };
 }
 
-/** Names of batches by id. */
-export function batchCodes(batches: readonly Batch[]): ReadonlyMap<string, string> {
-  return namesWith<Batch>(noNames(), [], batches, BATCH_NAMING).names.names;
-}
-
 const FIRST_LETTER = 'a'.charCodeAt(0);
 const LETTERS = 26;
 

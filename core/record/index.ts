@@ -18,7 +18,6 @@ export {
   type DissolvedFormula,
   type SolidFormula,
 } from './definitions.js';
-export { batchCodes } from './codes.js';
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
 export {

@@ -13,7 +13,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../store/house-store';
 import { eventStream } from './event-stream';
-import { linesOfLogger, linesOfStandIn, type Line } from './instrument-lines';
+import { jsonOf, linesOfLogger, linesOfStandIn, type Line } from './instrument-lines';
 import { Journal } from '../journal/journal';
 import { entriesOf, type Unkept } from './readings-to-keep';
 import { SteadyClock } from '../clock/steady-clock';
@@ -117,13 +117,11 @@ export class Instruments {
     if (stored === null || this.connection() !== undefined) {
       return;
     }
-    try {
-      const before = JSON.parse(stored) as Connection;
-      if (before.cookId === cookId) {
-        this.connect(before);
-      }
-    } catch {
+    const before = jsonOf(stored) as Connection | null | undefined;
+    if (before === undefined || before === null) {
       sessionStorage.removeItem(STORED);
+    } else if (before.cookId === cookId) {
+      this.connect(before);
     }
   }
 

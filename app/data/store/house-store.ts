@@ -2,8 +2,8 @@ import { DestroyRef, Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { BehaviorSubject, concatMap, filter, firstValueFrom, map, merge, type Subscription } from 'rxjs';
 import { frontOf } from '../../../core/index';
-import { HouseReads } from './reads';
-import { houseInFront, houseInParts, houseInside, type ReadyHouse } from './ready-house';
+import { HouseReads, type Standing } from './reads';
+import { houseInFront, houseInParts, houseInside, standsAt, type ReadyHouse } from './ready-house';
 import { whyShut } from '../words/why-shut';
 
 export type { ReadyHouse } from './ready-house';
@@ -65,7 +65,8 @@ export class HouseStore {
   /** Another house that was read or written, unless a newer one is known already. */
   advance(next: ReadyHouse): void {
     const now = this.ready();
-    if (now === undefined || next.revision > now.revision || isOtherwise(now, next)) {
+    const isOlder = now !== undefined && next.revision < now.revision;
+    if (!isOlder && (now === undefined || !standsAt(now, next))) {
       this.current.next(next);
       this.keepFrontLater();
     }
@@ -92,7 +93,11 @@ export class HouseStore {
   private follow(): void {
     this.following.push(
       this.reads.standing$
-        .pipe(concatMap(() => this.reads.reading((db) => houseInside(db, this.ready()))))
+        .pipe(
+          // What this tab wrote itself it has already.
+          filter((now) => !this.isShown(now)),
+          concatMap(() => this.reads.reading((db) => houseInside(db, this.ready()))),
+        )
         .subscribe({
           next: (house) => {
             this.advance(house);
@@ -102,6 +107,11 @@ export class HouseStore {
           },
         }),
     );
+  }
+
+  private isShown(now: Standing): boolean {
+    const ready = this.ready();
+    return ready !== undefined && standsAt(ready, now);
   }
 
   /** A copy of what is in hand, once nothing was written for a while. It is not missed where it could not be kept. */
@@ -124,11 +134,6 @@ export class HouseStore {
 const SMALL = 3000;
 /** How long nothing must have been written before a copy is kept. */
 const QUIET_MS = 2000;
-
-/** Same revision, but the device has a name by now, or a file is coming in. */
-function isOtherwise(now: ReadyHouse, next: ReadyHouse): boolean {
-  return now.revision === next.revision && (now.device !== next.device || now.bringingIn !== next.bringingIn);
-}
 
 /** Lets the page draw and answer before the work goes on. */
 function aTurn(): Promise<void> {

@@ -64,18 +64,17 @@ export async function readSince(db: HouseDb, before: number, now: number): Promi
     if (rows === 'all') {
       return undefined;
     }
-    for (const table of LIVE_TABLES) {
+    for (const [table, some] of Object.entries(rows) as [LiveTable, readonly string[]][]) {
       const known = ids.get(table) ?? new Set();
-      rows[table]?.forEach((id) => known.add(id));
+      some.forEach((id) => known.add(id));
       ids.set(table, known);
     }
   }
   if (now < before || changes.length < now - before) {
     return undefined;
   }
-  const tables = [...ids].filter(([, some]) => some.size > 0);
   const rows = await Promise.all(
-    tables.map(async ([table, some]) => {
+    [...ids].map(async ([table, some]) => {
       const found = await db.rows(table).bulkGet([...some]);
       return [table, found.filter((row) => row !== undefined)] as const;
     }),

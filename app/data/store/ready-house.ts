@@ -9,8 +9,6 @@ import {
   type LiveRecords,
   type NewRows,
   type UnreadRow,
-  buildHouse,
-  emptyRecords,
 } from '../../../core/index';
 import type { HouseDb, LiveTable } from './house-db';
 import { readAll, readSince, readStanding, type RawRows, type Standing } from './reads';
@@ -52,15 +50,23 @@ export function parseRows(raw: RawRows): Parsed {
  */
 export async function houseInside(db: HouseDb, seen?: ReadyHouse): Promise<ReadyHouse> {
   const standing = await readStanding(db);
-  if (seen?.revision === standing.revision) {
-    return seen.device === standing.device && seen.bringingIn === standing.bringingIn
-      ? seen
-      : { ...seen, device: standing.device, bringingIn: standing.bringingIn };
+  if (seen !== undefined) {
+    if (seen.revision === standing.revision) {
+      return standsAt(seen, standing)
+        ? seen
+        : { ...seen, device: standing.device, bringingIn: standing.bringingIn };
+    }
+    const since = await readSince(db, seen.revision, standing.revision);
+    if (since !== undefined) {
+      return readyHouse(standing, seen.house, parseRows(since), seen.unread);
+    }
   }
-  const since = seen && (await readSince(db, seen.revision, standing.revision));
-  return since === undefined
-    ? readyHouse(standing, EMPTY_HOUSE, parseRows(await readAll(db)), [])
-    : readyHouse(standing, seen!.house, parseRows(since), seen!.unread);
+  return readyHouse(standing, EMPTY_HOUSE, parseRows(await readAll(db)), []);
+}
+
+/** Whether a house is of this very moment of the database. */
+export function standsAt(seen: Standing, now: Standing): boolean {
+  return seen.revision === now.revision && seen.device === now.device && seen.bringingIn === now.bringingIn;
 }
 
 function readyHouse(
@@ -90,11 +96,7 @@ function keyOf({ table, row }: UnreadRow): string {
 /** The house as far as it is in hand. */
 export function houseInFront(standing: Standing, front: RawRows): ReadyHouse {
   const { rows, unread } = parseRows(front);
-  return { kind: 'ready', isWhole: false, ...standing, house: buildHouse(withTables(rows)), unread };
-}
-
-function withTables(rows: NewRows): LiveRecords {
-  return { ...emptyRecords(), ...rows };
+  return { kind: 'ready', isWhole: false, ...standing, house: withRows(EMPTY_HOUSE, rows), unread };
 }
 
 /** A page that works longer than this at one go is felt to stop. */

@@ -7,6 +7,7 @@ import { compareText } from '../../record/order.js';
 import { FactIndexDraft } from './fact-index.js';
 import { ListDraft, ListsDraft } from './ordered.js';
 import { recordsWith, type LiveRecords, type NewRows } from './records-with.js';
+import { isShared } from './shared-facts.js';
 import { Touched } from './touched.js';
 import { Views, byCookNumber } from './views.js';
 import type { Workings } from './workings.js';
@@ -79,7 +80,7 @@ export class HouseInMaking {
   private assembled(workings: Workings): House {
     const { before, records } = this;
     const { index, batchViews, vesselViews, cookViews, batchNames, troublesOf } = workings;
-    const batchIds = new Set([...this.touched.batches, ...this.touched.wholeBatches]);
+    const batchIds = this.touched.allBatches();
     const views = (list: readonly BatchView[], belongs?: (view: BatchView) => boolean) =>
       viewsWith(list, batchIds, before.batchById, batchViews, byMaking, belongs);
     return {
@@ -161,8 +162,7 @@ export class HouseInMaking {
       cooks.add(fact.cookId);
     }
     if ('batchId' in fact) {
-      const isShared = fact.kind === 'batchMade' || fact.kind === 'putAway' || fact.kind === 'stepDone';
-      (isShared ? wholeBatches : batches).add(fact.batchId);
+      (fact.kind === 'batchMade' || isShared(fact) ? wholeBatches : batches).add(fact.batchId);
     }
   }
 }
@@ -179,7 +179,7 @@ function isInHand(view: BatchView): boolean {
 /** The list of views after some were worked out anew. */
 function viewsWith<K, V>(
   list: readonly V[],
-  ids: Iterable<K>,
+  ids: ReadonlySet<K>,
   before: ReadonlyMap<K, V>,
   after: ReadonlyMap<K, V>,
   order: (a: V, b: V) => number,

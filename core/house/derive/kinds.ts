@@ -29,7 +29,7 @@ export function kindsWith(
   for (const id of open) {
     fedBy.get(id)?.forEach((fed) => open.add(fed));
   }
-  const found = new Map<VesselId, KindOfVessel | undefined>();
+  const found = new Map<VesselId, KindOfVessel>();
   const kindOf = (id: VesselId) => (open.has(id) ? found.get(id) : kinds.get(id));
   /** Vessels to be looked at, by the distance that a source of theirs promises them. */
   const atDistance = new Map<number, VesselId[]>();
@@ -51,7 +51,7 @@ export function kindsWith(
   }
   for (let distance = 0; distance <= farthest; distance++) {
     for (const id of atDistance.get(distance) ?? []) {
-      if (open.has(id) && !found.has(id)) {
+      if (!found.has(id)) {
         const isolateId =
           distance === 0
             ? ownIsolate(id)

@@ -23,6 +23,11 @@ export function sharedByCook(facts: readonly Fact[]): SharedFacts {
   return shared;
 }
 
+/** Whether what was done to a batch was done to its vessels with it. */
+export function isShared(fact: Fact): boolean {
+  return (fact.kind === 'stepDone' && fact.step === 'cooled') || fact.kind === 'putAway';
+}
+
 /** What a batch went through that its vessels went through with it. */
 export function sharedByBatch(facts: readonly Fact[]): SharedFacts {
   const shared = new Map<VesselId, Fact[]>();
@@ -30,7 +35,7 @@ export function sharedByBatch(facts: readonly Fact[]): SharedFacts {
   for (const fact of facts) {
     if (fact.kind === 'batchMade') {
       vessels = fact.vesselIds;
-    } else if ((fact.kind === 'stepDone' && fact.step === 'cooled') || fact.kind === 'putAway') {
+    } else if (isShared(fact)) {
       vessels.forEach((id) => {
         push(shared, id, fact);
       });

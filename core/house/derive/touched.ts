@@ -16,4 +16,8 @@ export class Touched {
   readonly rowsOfBatches = new Set<BatchId>();
   readonly isolates = new Set<string>();
   readonly species = new Set<string>();
+
+  allBatches(): ReadonlySet<BatchId> {
+    return new Set([...this.batches, ...this.wholeBatches]);
+  }
 }

@@ -74,7 +74,7 @@ export class Views {
         touched.batches.add(batchId);
       }
     }
-    for (const id of new Set([...touched.batches, ...touched.wholeBatches])) {
+    for (const id of touched.allBatches()) {
       this.viewBatch(id);
       yield;
     }
