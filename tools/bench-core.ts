@@ -2,36 +2,21 @@ import {
   auditFormula,
   buildHouse,
   hollinRow,
-  newId,
   parseArchive,
   resolveFormula,
   scaleFormula,
   seededRandom,
   shippedDefinitions,
   writeArchive,
-  type Entry,
-  type EntryId,
-  type Records,
 } from '../core/index.js';
 import { gridTimes, heatTimes } from './bench-heat.js';
+import { largeHouse } from './large-house.js';
 
 const RUNS = 7;
 /** Runs until the engine has compiled what is short. */
 const WARM = 30;
 const ENTRIES = 20_000;
 const NOW = Date.parse('2026-06-15T10:00:00.000Z');
-
-/** A household with many looks, all repeatable. */
-function largeRecords(): Records {
-  const records = hollinRow(NOW, NOW - 36_000_000);
-  const random = seededRandom(5);
-  const looks = records.entries.filter((e) => e.kind === 'inspected' && e.suspect === undefined);
-  const more = Array.from({ length: ENTRIES - records.entries.length }, (_, i): Entry => ({
-    ...looks[i % looks.length]!,
-    id: newId(NOW, random) as EntryId,
-  }));
-  return { ...records, entries: [...records.entries, ...more] };
-}
 
 /** @param warmUps runs that are not counted; short works need more until the engine has compiled them */
 function time(
@@ -86,7 +71,7 @@ const vesselOf = {
   bulk: shipped.vesselTypes.find((v) => v.id === 'block-bag')!,
 };
 const RECIPE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n2 tbsp gypsum\n1.4 L water';
-const large = largeRecords();
+const large = largeHouse(ENTRIES, 'looks');
 const written = { writtenAt: new Date(NOW).toISOString() };
 const archive = writeArchive(large, written);
 const rows = [

@@ -76,7 +76,6 @@ async function browserRows(executablePath) {
   const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
   const paints = [];
   const shelves = [];
-  const opened = [];
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
@@ -102,18 +101,6 @@ async function browserRows(executablePath) {
     await page.close();
   }
   const typing = await timeTyping(context, origin);
-  const big = await fillLarge(context, origin);
-  for (let run = 0; run <= RUNS; run++) {
-    const page = await context.newPage();
-    await page.goto(`${origin}/demo/shelf`, { waitUntil: 'commit' });
-    await page.waitForFunction(() => document.querySelectorAll('nw-shelf .jar').length > 40, undefined, {
-      polling: 'raf',
-    });
-    if (run > 0) {
-      opened.push(await page.evaluate(() => performance.now()));
-    }
-    await page.close();
-  }
   const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
@@ -125,7 +112,6 @@ async function browserRows(executablePath) {
     },
     row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
-    row(`a database of ${big} entries opened and the Shelf drawn, no slow-down`, opened),
   ];
 }
 
@@ -231,33 +217,6 @@ async function moveBar(value) {
   while (document.querySelector('td.mass').textContent === before) {
     await new Promise((done) => requestAnimationFrame(done));
   }
-}
-
-/** Adds looks at running jars until there are 20 000 entries. */
-async function fillLarge(context, origin) {
-  const page = await context.newPage();
-  await page.goto(`${origin}/demo/desk`);
-  const count = await page.evaluate(async () => {
-    const db = await new Promise((done) => {
-      const open = indexedDB.open('nailwort-demo');
-      open.onsuccess = () => done(open.result);
-    });
-    const all = (name) =>
-      new Promise(
-        (done) => (db.transaction(name).objectStore(name).getAll().onsuccess = (e) => done(e.target.result)),
-      );
-    const entries = await all('entries');
-    const looks = entries.filter((e) => e.kind === 'inspected' && e.suspect === undefined);
-    const store = db.transaction('entries', 'readwrite').objectStore('entries');
-    for (let i = entries.length; i < 20_000; i++) {
-      store.add({ ...looks[i % looks.length], id: crypto.randomUUID() });
-    }
-    await new Promise((done) => (store.transaction.oncomplete = done));
-    db.close();
-    return 20_000;
-  });
-  await page.close();
-  return count.toLocaleString('en').replace(',', ' ');
 }
 
 function row(what, times) {
