@@ -31,6 +31,7 @@ export function keysOnly(page: Page): Hands {
       await tabTo(page, target);
       await page.keyboard.press('ControlOrMeta+a');
       await page.keyboard.type(text);
+      await expect(target).toHaveValue(text);
     },
     async choose(target, option) {
       await tabTo(page, target);

@@ -122,6 +122,7 @@ test('find, the day and the list of keys open by key and give the focus back', a
 
 test('the walk along the shelf goes by digits, one press a jar', async ({ page }) => {
   await openDemo(page, 'shelf');
+  await expect(button(page, /^Walk the shelf/)).toBeVisible();
   await page.keyboard.press('i');
   await expect(page.getByText('1 of 43, day 11')).toBeVisible();
   await page.keyboard.press('4');

@@ -18,13 +18,18 @@ export async function furnish(page: Page, hands: Hands = mouse()): Promise<void>
   await expect(button(page, 'Make batch G1')).toBeVisible();
 }
 
+/** The place itself, once its records are read: not the word that they are being read. */
+function placeOf(page: Page): Locator {
+  return page.locator('main > :not(router-outlet, .reading)').first();
+}
+
 /** Opens the made-up household on the present day. */
 export async function openDemo(page: Page, path = 'desk'): Promise<void> {
   await page.goto('/demo/');
   await expect(page.getByRole('button', { name: /^Make batch/ })).toBeVisible();
   if (path !== 'desk') {
     await page.goto(`/demo/${path}`);
-    await expect(page.locator('main > :not(router-outlet)').first()).toBeAttached();
+    await expect(placeOf(page)).toBeAttached();
   }
 }
 
@@ -62,7 +67,7 @@ export async function visit(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await expect(async () => {
     await page.clock.runFor(200);
-    await expect(page.locator('main > :not(router-outlet)').first()).toBeAttached({ timeout: 300 });
+    await expect(placeOf(page)).toBeAttached({ timeout: 300 });
   }).toPass({ timeout: 15_000 });
   await page.clock.runFor(2000);
 }

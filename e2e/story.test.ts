@@ -88,6 +88,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await expect(page.getByRole('img', { name: 'Photo of G1-1' })).toBeVisible();
     await expect(page.getByText(/, full \d+/).first()).toBeVisible();
     await press('Close');
+    await expect(button(page, 'Close')).toBeHidden();
     await press(/^Shaken, all 2/);
     await expect(button(page, 'G1-1, 33 %, shaken')).toBeVisible();
     await pass(page, 10 * 24 * 60);
@@ -162,6 +163,8 @@ async function lookAt(page: Page, hands: Hands, code: string, level: string): Pr
   await hands.press(button(page, new RegExp(`^${code},`)));
   await hands.press(button(page, level));
   await hands.press(button(page, 'Close'));
+  // Closing gives the focus back to its jar; keys pressed before that would go with it.
+  await expect(button(page, 'Close')).toBeHidden();
 }
 
 async function harvest(page: Page, hands: Hands, grams: string): Promise<void> {
