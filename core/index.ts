@@ -4,6 +4,7 @@ export * from './material/index.js';
 export * from './formula/index.js';
 export * from './steam/index.js';
 export * from './heat/index.js';
+export * from './readings/index.js';
 export * from './cook/index.js';
 export * from './culture/index.js';
 export * from './growth/index.js';

@@ -16,6 +16,7 @@ import { HOUSE_DB } from '../data/store/database';
 import { Definitions } from '../data/journal/definitions';
 import { HouseDb, type LiveTable } from '../data/store/house-db';
 import { Journal } from '../data/journal/journal';
+import { ReadingsBook } from '../data/journal/readings-book';
 import { HouseReads } from '../data/store/reads';
 import { Writer } from '../data/journal/writer';
 import { Notices } from '../data/store/notices';
@@ -96,7 +97,7 @@ export async function anotherTab(setup: SpecHouse): Promise<{
   const injector = createEnvironmentInjector(
     [
       { provide: HOUSE_DB, useValue: db },
-      ...[HouseReads, HouseStore, Journal, Definitions, Writer, Notices, SteadyClock, Time],
+      ...[HouseReads, HouseStore, Journal, ReadingsBook, Definitions, Writer, Notices, SteadyClock, Time],
     ],
     TestBed.inject(EnvironmentInjector),
   );

@@ -15,6 +15,8 @@ export interface Rendered<T> {
   has(words: string | RegExp): boolean;
   press(words: string | RegExp): Promise<void>;
   type(box: string, text: string): Promise<void>;
+  /** Chooses a file, as from the disk. */
+  give(file: File): Promise<void>;
   set(input: string, value: unknown): Promise<void>;
   settle(): Promise<void>;
   /** Waits until the text fits; for what a worker answers. */
@@ -44,6 +46,14 @@ export async function render<T>(
       const box = host.querySelector<HTMLInputElement>(selector)!;
       box.value = text;
       box.dispatchEvent(new Event('input', { bubbles: true }));
+      box.dispatchEvent(new Event('change', { bubbles: true }));
+      await rendered.settle();
+    },
+    async give(file) {
+      const box = host.querySelector<HTMLInputElement>('input[type=file]')!;
+      const chosen = new DataTransfer();
+      chosen.items.add(file);
+      box.files = chosen.files;
       box.dispatchEvent(new Event('change', { bubbles: true }));
       await rendered.settle();
     },

@@ -3,7 +3,7 @@ import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
-import { GAP_MS, asProfile, readingsOf, type Reading } from './measured.js';
+import { GAP_MS, asProfile, readingsOf, type CookLog, type Reading } from '../readings/measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import { MINUTE_MS } from '../base/time.js';
@@ -32,7 +32,7 @@ export function chamberProfile(
   cook: Cook,
   noted: readonly FactOf<'cookStep'>[],
   atMs: number,
-  logs: readonly FactOf<'logged'>[] = [],
+  logs: readonly CookLog[] = [],
 ): ChamberProfile {
   const taken = takenSteps(noted);
   const steps = taken.map((t) => t.fact);
@@ -61,7 +61,7 @@ export function chamberProfile(
 /** Readings of the chamber's thermometer, else its temperature by the gauge. */
 function chamberReadings(
   cook: Cook,
-  logs: readonly FactOf<'logged'>[],
+  logs: readonly CookLog[],
   startMs: number,
   nowMs: number,
 ): { readonly points: readonly Reading[]; readonly byThermometer: boolean } {

@@ -31,13 +31,14 @@ import {
   trueGaugeKPa,
   waterLostMl,
   browningOf,
-  type Channel,
+  type CookChannel,
   type CookFacts,
   type CookStep,
   type FactOf,
   type Proof,
   type VesselId,
 } from '../index.js';
+import { sampleLog } from '../testing/sample-logs.js';
 import { excessAfter } from '../heat/cooling.js';
 import { MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
@@ -58,14 +59,12 @@ const { cook } = makeCook(canner, plan, 20, ['018f0000-0000-7000-8000-0000000000
 });
 const entry = entryMaker();
 const atMinute = (minute: number) => START_MS + minute * MINUTE_MS;
-const log = (channel: Channel, from: number, points: readonly [number, number][]) =>
-  entry(atMinute(from), {
-    kind: 'logged',
-    cookId: cook.id,
+const log = (channel: CookChannel, startMinute: number, points: readonly (readonly [number, number])[]) =>
+  sampleLog(
     channel,
-    source: 'logger',
-    readings: points.map(([m, v]) => [m * 60, v]),
-  }) as FactOf<'logged'>;
+    atMinute(startMinute),
+    points.map(([m, v]) => [m * 60, v]),
+  );
 
 function facts(over: Partial<CookFacts> & { until?: number; proof?: Proof } = {}): CookFacts {
   const all: readonly (readonly [CookStep, number])[] = [

@@ -1,12 +1,11 @@
 import type { Observation } from '../heat/band/evidence.js';
 import type { Run } from '../heat/band/run-heat.js';
-import { f0 } from '../heat/lethality.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { cookState, type CookState } from './cook-state.js';
 import { chamberProfile } from './chamber-profile.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
-import { asProfile, readingsOf, stretches } from './measured.js';
+import { asProfile, readingsOf, type CookLog } from '../readings/measured.js';
 import { MINUTE_MS } from '../base/time.js';
 
 /** What is known of one cook, as its view keeps it. */
@@ -14,7 +13,7 @@ export interface CookFacts {
   readonly cook: Cook;
   readonly steps: readonly FactOf<'cookStep'>[];
   readonly state: CookState;
-  readonly logs: readonly FactOf<'logged'>[];
+  readonly logs: readonly CookLog[];
   readonly coreReads: readonly FactOf<'coreRead'>[];
   readonly proofs: readonly FactOf<'proofRead'>[];
   /** What stands in it; the first of the load speaks for all. */
@@ -66,15 +65,6 @@ function coreReadings(facts: CookFacts, startMs: number): { minutes: number; cel
     .filter((r) => Date.parse(r.at) < heatOffMs)
     .map((r) => ({ minutes: (Date.parse(r.at) - startMs) / MINUTE_MS, celsius: r.celsius }));
   return [...logged, ...typed].filter((r) => r.minutes >= 0).sort((a, b) => a.minutes - b.minutes);
-}
-
-/** F0 that a logger in the middle saw, min. Gaps earn nothing. Undefined without two readings. */
-export function probedF0(logs: readonly FactOf<'logged'>[]): number | undefined {
-  const core = stretches(readingsOf(logs, 'coreC'));
-  if (!core.some((s) => s.length > 1)) {
-    return undefined;
-  }
-  return core.reduce((sum, s) => sum + f0(asProfile(s, s[0]!.atMs)), 0);
 }
 
 /** A log of more readings says no more; so many are enough for the update. */

@@ -1,5 +1,5 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
-export { cookRun, cookRunIfBack, observationsOf, probedF0, type CookFacts } from './cook-heat.js';
+export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { browningOf } from './browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './day-plan.js';
 export {
@@ -12,12 +12,10 @@ export {
 } from './stand-in.js';
 export { stepShown, type Shown } from './instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook-state.js';
-export { isPlausible } from './channel-limits.js';
 export type { CookPhase, CookState } from './cook-state.js';
 export { contentsOf, inCooker, placesNeeded } from './in-cooker.js';
 export { learnedFrom, type Learned } from './learned.js';
 export { thermalLoadOf, type Contents } from './load-model.js';
-export { GAP_MS, asProfile, readingsOf, stretches, type Reading } from './measured.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';

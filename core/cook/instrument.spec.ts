@@ -3,7 +3,7 @@ import {
   convert,
   holdLeftMinutes,
   makeCook,
-  parseReadingsCsv,
+  ReadingsCsv,
   planCook,
   seededRandom,
   shippedAppliances,
@@ -17,6 +17,7 @@ import {
   type Shown,
   type VesselId,
 } from '../index.js';
+import { readFile } from '../testing/read-file.js';
 import { START_MS, entryMaker } from '../testing/sample-house.js';
 
 const AT = new Date(START_MS).toISOString();
@@ -124,7 +125,10 @@ describe('the pretended canner', () => {
 
 describe('a logger’s file', () => {
   it('is read with instants, clock times, minutes or seconds; °F by its heading; decimal commas', () => {
-    const last = (text: string) => parseReadingsCsv(text).points.at(-1)!;
+    const last = (text: string) => {
+      const { afterMs, value } = readFile(text).readings.at(-1)!;
+      return { minutes: afterMs / 60_000, celsius: value };
+    };
     expect(last('time,temp\n2026-03-01T10:00:00Z,20\n2026-03-01T10:02:00Z,63.5')).toEqual({
       minutes: 2,
       celsius: 63.5,
@@ -133,16 +137,44 @@ describe('a logger’s file', () => {
     expect(last('Zeit;Grad\n0;20,5\n1,5;63,25')).toEqual({ minutes: 1.5, celsius: 63.25 });
     expect(last('seconds\ttemp\n0\t20\n90\t63').minutes).toBe(1.5);
     expect(last('minutes,temp F\n0,68\n1,212').celsius).toBeCloseTo(100, 9);
-    expect(parseReadingsCsv('2026-03-01T10:00:00Z,20\n2026-03-01T10:01:00Z,21').startMs).toBe(
+    expect(readFile('2026-03-01T10:00:00Z,20\n2026-03-01T10:01:00Z,21').file.startMs).toBe(
       Date.parse('2026-03-01T10:00:00Z'),
     );
   });
 
   it('passes over lines that are none and says how many; refuses a file without readings', () => {
-    const curve = parseReadingsCsv('min,C\n0,20\n1,err\n1,21\n1,22\n2,=cmd|x\n3,23');
-    expect(curve.points.map((p) => p.celsius)).toEqual([20, 21, 23]);
-    expect(curve.skipped).toBe(4);
-    expect(() => parseReadingsCsv('hello')).toThrowError(CoreError, /No readings were found/);
-    expect(() => parseReadingsCsv('x'.repeat(5_000_001))).toThrowError(CoreError, /at most 5 MB/);
+    const { readings, file } = readFile('min,C\n0,20\n1,err\n1,21\n1,22\n2,=cmd|x\n3,23');
+    expect(readings.map((r) => r.value)).toEqual([20, 21, 23]);
+    expect(file.skipped).toBe(4);
+    expect(() => readFile('hello')).toThrowError(CoreError, /No readings were found/);
+  });
+
+  it('goes on past midnight, where it tells the clock alone', () => {
+    const { readings } = readFile('22:00,20\n23:30,21\n00:30,22\n23:59,23\n00:01,24');
+    expect(readings.map((r) => r.afterMs / 60_000)).toEqual([0, 90, 150, 1559, 1561]);
+  });
+
+  it('of a climate logger gives each column what its heading says, the line above the first time', () => {
+    const { readings } = readFile(
+      'Tent logger no 4\ntime,battery V,Temp °F,RH %,CO2 ppm,Temp 2\n2026-03-01T10:00:00Z,3.1,68,85.5,900,1\n2026-03-01T10:01:00Z,3.1,,86 %,120,1',
+      'by heading',
+    );
+    expect(readings.map((r) => [r.channel, r.afterMs, r.value])).toEqual([
+      ['airC', 0, 20],
+      ['humidityPercent', 0, 85.5],
+      ['co2Ppm', 0, 900],
+      // 120 ppm is less than there is outdoors.
+      ['humidityPercent', 60_000, 86],
+    ]);
+    expect(
+      readFile('2026-03-01T10:00:00Z,19\n2026-03-01T10:01:00Z,20', 'by heading').readings[1]!.channel,
+    ).toBe('airC');
+  });
+
+  it('taken in slices gives the same', () => {
+    const lines = ['seconds,temp', ...Array.from({ length: 50 }, (_, i) => `${i * 7},${20 + i}`)];
+    const file = new ReadingsCsv('coreC');
+    const sliced = lines.flatMap((line) => file.take([line.split(',')]));
+    expect(sliced).toEqual([...readFile(lines.join('\n'), 'coreC').readings]);
   });
 });

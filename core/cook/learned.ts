@@ -2,7 +2,7 @@ import { median } from 'simple-statistics';
 import { coolingRateOf } from '../heat/cooling.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import type { CookFacts } from './cook-heat.js';
-import { asProfile, readingsOf } from './measured.js';
+import { asProfile, readingsOf } from '../readings/measured.js';
 import { MINUTE_MS } from '../base/time.js';
 
 /** What this very cooker has shown. Factors on what is estimated from energy; absent until something was measured. */

@@ -8,6 +8,7 @@ import {
   type FactOf,
   type Proof,
 } from '../index.js';
+import { sampleLog } from '../testing/sample-logs.js';
 import { MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
 const cookId = '018f0000-0000-7000-8000-000000000009' as CookId;
@@ -129,14 +130,7 @@ describe('the verdict of a cook', () => {
 });
 
 describe('F0 that a logger saw', () => {
-  const log = (points: readonly [number, number][]) =>
-    entryMaker()(START_MS, {
-      kind: 'logged',
-      cookId,
-      channel: 'coreC',
-      source: 'logger',
-      readings: [...points],
-    }) as FactOf<'logged'>;
+  const log = (points: readonly [number, number][]) => sampleLog('coreC', START_MS, points);
 
   it('is summed over what was read, and nothing across a gap', () => {
     const minute = (from: number, to: number): [number, number][] =>

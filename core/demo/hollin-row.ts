@@ -2,6 +2,7 @@ import type { Household, Isolate, Material } from '../record/definitions.js';
 import type { Records } from '../record/tables.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
+import { tentClimate } from './tent-climate.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 
 /**
@@ -55,7 +56,7 @@ export function hollinRow(
   addTent(demo, day, spawn);
   addShelf(demo, day, cultures);
   addToday(demo, nowMs);
-  return demo.records;
+  return { ...demo.records, readings: tentClimate(nowMs) };
 }
 
 /** Invented prices and stocks of the made-up household. */

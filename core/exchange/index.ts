@@ -16,7 +16,8 @@ export {
 export { ArchiveWriter, partsOfPhotos, writeArchive } from './archive/write-archive.js';
 export type { ByteSource } from './archive/zip-directory.js';
 export { batchSheet, type BatchSheet } from './batch-sheet.js';
-export { MOST_CSV_BYTES, OutsideReadings, parseReadingsCsv, type LoggedCurve } from './readings.js';
+export { OutsideReadings } from './outside-readings.js';
+export { ReadingsCsv, type FileReading } from './readings-csv.js';
 export { labelContent, type LabelContent } from './label.js';
 export {
   isSameRow,

@@ -19,6 +19,8 @@ export interface MergeRow {
   readonly id: string;
   readonly updatedAt?: string;
   readonly shipped?: { readonly version: number };
+  /** Readings of a chunk: it only grows. */
+  readonly count?: number;
 }
 
 /**
@@ -43,8 +45,8 @@ export function mergeArchives(a: Records, b: Records): Merged {
 }
 
 /**
- * Which of two rows of one id stands: the later change, then the one from the newer shipped figures, and among equals
- * the one whose content comes last, so that every device decides alike. An order of all rows, so it does not matter
+ * Which of two rows of one id stands: the later change, then the one from the newer shipped figures, then the chunk that
+ * has grown further, and among equals the one whose content comes last, so that every device decides alike. An order of all rows, so it does not matter
  * in which order they meet.
  */
 export function rowThatStands<R extends MergeRow>(mine: R, other: R): R {
@@ -55,11 +57,12 @@ export function isSameRow(a: MergeRow, b: MergeRow): boolean {
   return canonical(a) === canonical(b);
 }
 
-const VERSION_DIGITS = 6;
+const DIGITS = 6;
 
 function orderKey(row: MergeRow): string {
-  const version = String(row.shipped?.version ?? 0).padStart(VERSION_DIGITS, '0');
-  return `${row.updatedAt ?? ''} ${version} ${canonical(row)}`;
+  const version = String(row.shipped?.version ?? 0).padStart(DIGITS, '0');
+  const count = String(row.count ?? 0).padStart(DIGITS, '0');
+  return `${row.updatedAt ?? ''} ${version} ${count} ${canonical(row)}`;
 }
 
 /** JSON with the keys of every object in order (RFC 8785): a schema hands keys back in its own. */

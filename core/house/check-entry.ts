@@ -55,7 +55,8 @@ function worldOf(house: House): World {
   };
 }
 
-function requireInstant(atMs: number, notBeforeMs: number | undefined, nowMs: number): void {
+/** @throws CoreError when a moment lies in the future, or before what it is about */
+export function requireInstant(atMs: number, notBeforeMs: number | undefined, nowMs: number): void {
   const least = notBeforeMs ?? nowMs - MOST_AGE_MS;
   if (!(atMs >= least)) {
     const words =

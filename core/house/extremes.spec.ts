@@ -10,7 +10,6 @@ import {
   hollinRow,
   lineage,
   newId,
-  parseReadingsCsv,
   readRow,
   readingsOf,
   seededRandom,
@@ -20,6 +19,7 @@ import {
   type Records,
   type VesselId,
 } from '../index.js';
+import { readFile } from '../testing/read-file.js';
 import { extremeHouses } from '../testing/extreme-houses.js';
 import { DAY_MS, MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
@@ -163,13 +163,13 @@ describe('a faulty logger’s file', () => {
   it('with a field of megabytes of blanks is read like any other', () => {
     const blank = ' '.repeat(2_400_000);
     const csv = `time,temp\n0,20\n1,${blank}\n2,${blank}x\n3,60\n`;
-    expect(parseReadingsCsv(csv).points.map((p) => p.celsius)).toEqual([20, 60]);
+    expect(readFile(csv).readings.map((r) => r.value)).toEqual([20, 60]);
   });
 
   it('leaves out what no thermometer reads, and says how many', () => {
-    const { points, skipped } = parseReadingsCsv('time,temp\n0,20\n1,327.67\n2,60\n');
-    expect(points.map((p) => p.celsius)).toEqual([20, 60]);
-    expect(skipped).toBe(2);
+    const { readings, file } = readFile('time,temp\n0,20\n1,327.67\n2,60\n');
+    expect(readings.map((r) => r.value)).toEqual([20, 60]);
+    expect(file.skipped).toBe(2);
   });
 });
 

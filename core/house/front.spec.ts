@@ -11,23 +11,32 @@ import {
   type LiveRecords,
 } from '../index.js';
 import { DAY_MS, START_MS } from '../testing/sample-house.js';
+import { logsOf } from '../testing/sample-logs.js';
 import { anyEntry } from '../testing/three-devices.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
-const { photos, ...records } = hollinRow(NOW, NOW - 9 * 3_600_000);
+const { photos, readings, ...laidOut } = hollinRow(NOW, NOW - 9 * 3_600_000);
+const records: LiveRecords = { ...laidOut, logs: logsOf(laidOut.cooks, seededRandom(7)) };
 
 function withPresses(count: number, seed: number): House {
   const random = seededRandom(seed);
   const entries: Entry[] = [...records.entries];
   for (let n = 0; n < count; n++) {
-    entries.push(anyEntry({ ...records, entries, photos }, n, n % 3, random));
+    entries.push(anyEntry({ ...records, entries, photos, readings }, n, n % 3, random));
   }
   return buildHouse({ ...records, entries });
 }
 
 /** The house that opens first: definitions, and what was kept. */
 function opened(house: House): House {
-  const nothing: LiveRecords = { ...house.records, batches: [], vessels: [], cooks: [], entries: [] };
+  const nothing: LiveRecords = {
+    ...house.records,
+    batches: [],
+    vessels: [],
+    cooks: [],
+    entries: [],
+    logs: [],
+  };
   return withRows(buildHouse(nothing), frontOf(house)!);
 }
 

@@ -68,6 +68,7 @@ export function frontOf(house: House): NewRows | undefined {
     batches: [...batches],
     vessels: rows,
     cooks: [...cooks].flatMap((id) => cookRows.get(id) ?? []),
+    logs: [...cooks].flatMap((id) => house.workings.logsOf.get(id) ?? []),
     entries: [...entries.values()],
   };
 }

@@ -11,6 +11,7 @@ export { forecastVessel } from './derive/forecast.js';
 export type { LiveRecords, NewRows } from './derive/records-with.js';
 export { HouseInMaking } from './derive/house-in-making.js';
 export { withRows } from './derive/with-rows.js';
+export { checkReadings } from './check-readings.js';
 export { checkEntry } from './check-entry.js';
 export { consequencesOf, impossibleFacts, struckWith, type Impossible } from './consequences.js';
 export { fedBy } from './fed-by.js';

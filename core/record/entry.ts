@@ -48,8 +48,20 @@ export const CookStep = z.enum([
 ]);
 export type CookStep = z.infer<typeof CookStep>;
 
-/** What an instrument or a person reads: kPa above the air outside, or °C. */
-export const Channel = z.enum(['gaugeKPa', 'chamberC', 'coreC', 'agarC']);
+/** What an instrument or a person reads of a cook: kPa above the air outside, or °C. */
+export const CookChannel = z.enum(['gaugeKPa', 'chamberC', 'coreC', 'agarC']);
+export type CookChannel = z.infer<typeof CookChannel>;
+
+/** Everything that is read over time: of a cook, and of a vessel or a place. */
+export const Channel = z.enum([
+  ...CookChannel.options,
+  'airC',
+  'humidityPercent',
+  'co2Ppm',
+  'lightLux',
+  'massG',
+  'ph',
+]);
 export type Channel = z.infer<typeof Channel>;
 
 /** What was put in to see whether the heat arrived. Strips change with exposure and prove nothing about the middle. */
@@ -179,12 +191,12 @@ export const Entry = z.discriminatedUnion('kind', [
     carryOn: z.boolean().optional(),
   }),
   z.strictObject({ ...fact, kind: z.literal('cautionRead'), caution: CautionId }),
-  /** Readings of one channel, typed or from an instrument: seconds after `at`, and the value. */
+  /** A reading that was typed: seconds after `at`, and the value. Earlier versions kept whole logs so. */
   z.strictObject({
     ...fact,
     kind: z.literal('logged'),
     cookId: CookId,
-    channel: Channel,
+    channel: CookChannel,
     source: Line,
     readings: z
       .array(z.tuple([z.number().min(0).max(200_000), z.number().min(-50).max(400)]))

@@ -24,6 +24,7 @@ export {
   CautionId,
   Channel,
   Contaminant,
+  CookChannel,
   CookStep,
   Entry,
   Fate,
@@ -49,13 +50,26 @@ export {
   type ShippedOffer,
   type ShippedTable,
 } from './shipped.js';
+export {
+  Log,
+  MOST_READINGS_IN_CHUNK,
+  MOST_SECONDS_IN_CHUNK,
+  ReadingChunk,
+  Subject,
+  subjectOfCook,
+  subjectOfPlace,
+  subjectOfVessel,
+} from './readings.js';
 export { sittingOf, type Sitting, type WrittenDeed } from './sitting.js';
-export { newId, seededRandom, type Random } from './new-id.js';
+export { idOfName, newId, seededRandom, type Random } from './new-id.js';
 export {
   TABLES,
   TABLE_NAMES,
   emptyRecords,
+  isLive,
   readRow,
+  type BulkTable,
+  type LiveTable,
   type ReadResult,
   type Records,
   type TableName,

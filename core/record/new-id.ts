@@ -1,4 +1,4 @@
-import { v7 } from 'uuid';
+import { v5, v7 } from 'uuid';
 
 /** Gives a number in [0, 1). `Math.random` fits; tests and the demo pass a seeded one. */
 export type Random = () => number;
@@ -13,6 +13,14 @@ export function newId(nowMs: number, random: Random): string {
     bits.setUint32(at, Math.floor(random() * 2 ** 32));
   }
   return v7({ msecs: Math.floor(nowMs), random: new Uint8Array(bits.buffer) });
+}
+
+/** The space of names that `idOfName` makes identities of. Drawn once; never changed. */
+const NAMES = '0f6d3f0e-5c58-4d1e-9a53-6f2b7c1e8d40';
+
+/** The same identity for the same name, on every device (UUID version 5, RFC 9562 §5.5). */
+export function idOfName(name: string): string {
+  return v5(name, NAMES);
 }
 
 /** Small seeded generator (mulberry32, public domain), for repeatable demo data and draws. */

@@ -11,6 +11,7 @@ import {
   VesselType,
 } from './definitions.js';
 import { Entry } from './entry.js';
+import { Log, ReadingChunk } from './readings.js';
 
 /** Every table that is stored or exchanged, with the schema that each of its rows must satisfy. */
 export const TABLES = {
@@ -27,10 +28,21 @@ export const TABLES = {
   entries: Entry,
   photos: Photo,
   devices: Device,
+  readings: ReadingChunk,
+  logs: Log,
 } as const;
 
 export type TableName = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as readonly TableName[];
+
+/** Tables whose rows are too large to stand in memory: they are looked up where they are shown. */
+export type BulkTable = 'photos' | 'readings';
+/** Tables that a house is derived from. */
+export type LiveTable = Exclude<TableName, BulkTable>;
+
+export function isLive(name: TableName): name is LiveTable {
+  return name !== 'photos' && name !== 'readings';
+}
 
 /** All records of one house. */
 export type Records = { readonly [K in TableName]: readonly z.infer<(typeof TABLES)[K]>[] };

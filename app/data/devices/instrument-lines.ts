@@ -1,14 +1,7 @@
-import { OutsideReadings, StandInReading, type Channel, type CookView } from '../../../core/index';
-
-/** One reading of one channel. */
-export interface Line {
-  readonly atMs: number;
-  readonly channel: Channel;
-  readonly value: number;
-}
+import { OutsideReadings, StandInReading, type CookReading, type CookView } from '../../../core/index';
 
 /** What a logger sent; nothing for what cannot be read. A scale speaks to whoever weighs, not to the cook. */
-export function linesOfLogger(text: string): readonly Line[] {
+export function linesOfLogger(text: string): readonly CookReading[] {
   const parsed = OutsideReadings.safeParse(jsonOf(text));
   return parsed.success
     ? parsed.data.readings.flatMap((r) =>
@@ -18,7 +11,7 @@ export function linesOfLogger(text: string): readonly Line[] {
 }
 
 /** What the pretended canner sent; it counts seconds from the lid on. */
-export function linesOfStandIn(text: string, { state }: CookView): readonly Line[] {
+export function linesOfStandIn(text: string, { state }: CookView): readonly CookReading[] {
   const parsed = StandInReading.safeParse(jsonOf(text));
   if (!parsed.success) {
     return [];

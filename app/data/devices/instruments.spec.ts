@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { CookView } from '../../../core/index';
 import { demoHouse, until, type SpecHouse } from '../../testing/house';
 import { Instruments } from './instruments';
-import { Journal } from '../journal/journal';
+import { ReadingsBook } from '../journal/readings-book';
 import { Scale } from './scale';
 
 /** A line that the spec speaks into. */
@@ -99,7 +99,7 @@ describe('instruments', () => {
     });
     expect(instruments.faulty()).toBe(1);
     await until(setup.store, () => cook().logs.length > 0);
-    expect(cook().logs.flatMap((l) => l.readings.map(([, value]) => value))).toEqual([88, 90]);
+    expect(cook().logs.flatMap((l) => [...l.values])).toEqual([88, 90]);
   });
 
   it('steam below freezing is air, and breaks nothing', () => {
@@ -116,7 +116,7 @@ describe('instruments', () => {
 
   it('keeps what could not be saved, and saves it with what comes next', async () => {
     connect('logger');
-    const save = spyOn(TestBed.inject(Journal), 'keepReadings').and.resolveTo('later');
+    const save = spyOn(TestBed.inject(ReadingsBook), 'keep').and.resolveTo('later');
     const say = (secondsAgo: number, value: number) => {
       source().say({ source: 'logger', readings: [{ at: iso(secondsAgo), channel: 'coreC', value }] });
     };
@@ -128,7 +128,7 @@ describe('instruments', () => {
     await new Promise((resolve) => setTimeout(resolve));
     say(100, 83);
     await until(setup.store, () => cook().logs.length > 0);
-    expect(cook().logs.flatMap((l) => l.readings.map(([, value]) => value))).toEqual([81, 82, 83]);
+    expect(cook().logs.flatMap((l) => [...l.values])).toEqual([81, 82, 83]);
   });
 
   it('readings belong to the cook that was connected when they came', async () => {

@@ -4,8 +4,9 @@ import {
   MINUTE_MS,
   measuredAir,
   stepShown,
-  type Channel,
+  type CookChannel,
   type CookId,
+  type CookReading,
   type CookView,
   type Fault,
   type Shown,
@@ -13,9 +14,9 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../store/house-store';
 import { eventStream } from './event-stream';
-import { jsonOf, linesOfLogger, linesOfStandIn, type Line } from './instrument-lines';
+import { jsonOf, linesOfLogger, linesOfStandIn } from './instrument-lines';
 import { Journal } from '../journal/journal';
-import { entriesOf, type Unkept } from './readings-to-keep';
+import { ReadingsBook, type Unkept } from '../journal/readings-book';
 import { SteadyClock } from '../clock/steady-clock';
 import { Time } from '../clock/time';
 
@@ -30,7 +31,7 @@ export interface Connection {
 
 /** Older than this, an instrument counts as silent. */
 const SILENT_AFTER_MS = MINUTE_MS;
-/** Readings are kept together, a minute to an entry. */
+/** Readings are kept together, a minute to a transaction. */
 const KEEP_EVERY_MS = MINUTE_MS;
 /** As much of the past as a step needs to be sure. */
 const RECENT_MS = 5 * MINUTE_MS;
@@ -46,11 +47,12 @@ const STORED = 'nailwort-instrument';
 export class Instruments {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
+  private readonly book = inject(ReadingsBook);
   private readonly time = inject(Time);
   private readonly clock = inject(SteadyClock);
 
   readonly connection = signal<Connection | undefined>(undefined);
-  readonly latest = signal<ReadonlyMap<Channel, Line>>(new Map());
+  readonly latest = signal<ReadonlyMap<CookChannel, CookReading>>(new Map());
   private readonly lastReadMs = signal<number | undefined>(undefined);
   readonly silentSinceMs = computed(() => {
     const heard = this.lastReadMs();
@@ -69,7 +71,7 @@ export class Instruments {
   });
 
   private stream: Subscription | undefined;
-  private waiting: Line[] = [];
+  private waiting: CookReading[] = [];
   private recent: Shown[] = [];
   /** Read and not yet in the record; each knows its cook, whoever is connected by then. */
   private unkept: Unkept[] = [];
@@ -143,7 +145,7 @@ export class Instruments {
   }
 
   /** Puts aside what no instrument in order could have shown, and shows the rest when it is due. */
-  private receive(lines: readonly Line[]): void {
+  private receive(lines: readonly CookReading[]): void {
     const sound = lines.filter((l) => isPlausible(l.channel, l.value));
     if (sound.length < lines.length) {
       this.faulty.update((n) => n + lines.length - sound.length);
@@ -169,7 +171,7 @@ export class Instruments {
     this.takeStepShown();
   }
 
-  private keepRecent(lines: readonly Line[]): void {
+  private keepRecent(lines: readonly CookReading[]): void {
     for (const line of lines) {
       const last = this.recent[this.recent.length - 1];
       const base = last?.atMs === line.atMs ? this.recent.pop() : last;
@@ -215,7 +217,7 @@ export class Instruments {
     this.recent = this.recent.filter((s) => s.atMs > last.atMs - RECENT_MS);
   }
 
-  private asUnkept(lines: readonly Line[]): Unkept[] {
+  private asUnkept(lines: readonly CookReading[]): Unkept[] {
     const connection = this.connection();
     const source = connection?.kind === 'logger' ? 'logger' : 'pretended canner';
     return connection === undefined
@@ -237,7 +239,7 @@ export class Instruments {
     }
     this.keeping = true;
     const lines = this.unkept.slice(0, MOST_AT_ONCE);
-    const outcome = await this.journal.keepReadings(entriesOf(lines));
+    const outcome = await this.book.keep(lines);
     this.keeping = false;
     // What is refused once would be refused again; what could not be saved waits for the next minute.
     this.unkept.splice(

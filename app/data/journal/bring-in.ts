@@ -1,7 +1,9 @@
 import {
+  isLive,
   isSameRow,
   rowThatStands,
   type ArchiveRow,
+  type BulkTable,
   type MergeRow,
   type TableName,
   type UnreadRow,
@@ -43,8 +45,8 @@ export interface BringInOptions {
 const ROWS_AT_ONCE = 400;
 /** As many differences as a person would read. */
 const MOST_DIFFERENCES = 40;
-/** Photos are large; a few at a time. */
-const PHOTOS_AT_ONCE = 8;
+/** Photos and chunks of readings are large; a few at a time. */
+const LARGE_AT_ONCE: Readonly<Record<BulkTable, number>> = { photos: 8, readings: 40 };
 
 /**
  * Appends rows by union, a few hundred to a transaction, so that presses in any tab go on between them. What is here is
@@ -85,7 +87,7 @@ export async function bringIn(
         }
         waiting.push(item.row);
       }
-      if (waiting.length >= (table === 'photos' ? PHOTOS_AT_ONCE : ROWS_AT_ONCE)) {
+      if (waiting.length >= atOnce(table)) {
         await flush();
         options.onProgress(seen / Math.max(1, options.rowCount));
       }
@@ -132,10 +134,14 @@ export function keepRows(
     });
     if (put.length > 0) {
       await db.rows(table).bulkPut(put as never);
-      await db.bump(table === 'photos' ? {} : { [table]: put.map((r) => r.id) });
+      await db.bump(isLive(table) ? { [table]: put.map((r) => r.id) } : {});
     }
     return { added, differences };
   });
+}
+
+function atOnce(table: TableName | undefined): number {
+  return table === undefined || isLive(table) ? ROWS_AT_ONCE : LARGE_AT_ONCE[table];
 }
 
 function nameOf(row: MergeRow): string {

@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import { CoreError, TABLE_NAMES, type DeviceId, type Records, type TableName } from '../../../core/index';
+import { CoreError, TABLE_NAMES, type DeviceId, type LiveTable, type Records } from '../../../core/index';
 import { messageOf } from '../words/message-of';
 import { Notices } from '../store/notices';
 import { SteadyClock } from '../clock/steady-clock';
@@ -7,7 +7,7 @@ import { HOUSE_DB } from '../store/database';
 import { parseRow } from './parse-row';
 import { Writer, type Pen } from './writer';
 
-type DefinitionTable = Exclude<TableName, 'batches' | 'vessels' | 'cooks' | 'entries' | 'photos'>;
+type DefinitionTable = Exclude<LiveTable, 'batches' | 'vessels' | 'cooks' | 'entries'>;
 
 /** Changes definitions in place. Each is parsed by its schema before it is kept. */
 @Injectable({ providedIn: 'root' })

@@ -12,6 +12,7 @@ import {
 } from '../../../core/index';
 import { anotherTab, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { HouseStore } from '../store/house-store';
+import { ReadingsBook } from './readings-book';
 import { Notices } from '../store/notices';
 import { SteadyClock } from '../clock/steady-clock';
 import { Definitions } from './definitions';
@@ -126,8 +127,8 @@ describe('the journal', () => {
       // What succeeds in the background takes nothing off the screen.
       const cookId = batchId as never;
       expect(
-        await journal.keepReadings([
-          { kind: 'logged', cookId, channel: 'coreC', source: 'x', readings: [[0, 20]] },
+        await TestBed.inject(ReadingsBook).keep([
+          { cookId, channel: 'coreC', source: 'x', atMs: Date.now(), value: 20 },
         ]),
       ).toBe('refused');
       await journal.say({ kind: 'cautionRead', caution: 'airSettled' });

@@ -41,6 +41,7 @@ import { HOUSE_DB } from '../store/database';
 import { houseInside } from '../store/ready-house';
 import { HouseReads } from '../store/reads';
 import { stampAll, type Hand, type Said } from './said';
+import { moveLogs } from './move-logs';
 import { settle } from './settle';
 import { UnsavedShelf, type UnsavedDeed } from './unsaved-shelf';
 import { Writer, type Pen } from './writer';
@@ -123,27 +124,6 @@ export class Journal {
     return this.couldNot({ entries, photo }, outcome.error);
   }
 
-  /**
-   * Keeps what instruments read. No person pressed anything, so no notice of theirs is touched.
-   * @returns `later` when it could not be saved and whoever holds it must try again
-   */
-  async keepReadings(saids: readonly Said[]): Promise<'saved' | 'refused' | 'later'> {
-    const outcome = await this.attempt(this.appending(stampAll(saids, this.hand()), undefined));
-    if (outcome.ok) {
-      this.notices.settled(READINGS);
-      return 'saved';
-    }
-    const isRefused = outcome.error instanceof CoreError;
-    this.notices.show({
-      text: isRefused
-        ? `Readings of the instrument are left out: ${messageOf(outcome.error)}`
-        : `Readings of the instrument are not saved yet: ${messageOf(outcome.error)}. They are kept here and tried again each minute.`,
-      isKept: false,
-      about: READINGS,
-    });
-    return isRefused ? 'refused' : 'later';
-  }
-
   async makeBatch(
     formula: ResolvedFormula,
     scaled: ScaledFormula,
@@ -209,6 +189,12 @@ export class Journal {
   /** Walks forward again over the deed that was walked back last. */
   async redo(): Promise<void> {
     await this.walk(this.sitting().redo, 'putBack');
+  }
+
+  /** To be called when an archive came in: brings what an older version wrote up to date. @returns the house with it */
+  async broughtIn(): Promise<House> {
+    await moveLogs(this.db, await this.current());
+    return this.current();
   }
 
   /** The house as the database has it now; for whoever must ask before it corrects. */
@@ -347,6 +333,7 @@ export class Journal {
       this.couldNot(deed, new Error('the browser was closed before'));
     });
     try {
+      await moveLogs(this.db, whole.house);
       this.offers.set(await settle(this.db, shippedDefinitions()));
     } catch (error) {
       this.notices.show({
@@ -379,9 +366,6 @@ function newestOwnMs({ house, device }: ReadyHouse): number {
   const newest = house.noted.findLast((e) => e.device === device);
   return newest === undefined ? 0 : Date.parse(newest.notedAt);
 }
-
-/** The matter of notices about instruments. */
-const READINGS = 'readings';
 
 function nextBatchNumber(house: House, stage: Stage): number {
   return nextNumber(house.records.batches.filter((b) => b.stage === stage).map((b) => b.number));

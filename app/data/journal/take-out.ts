@@ -2,15 +2,18 @@ import {
   ArchiveWriter,
   TABLE_NAMES,
   csvOf,
+  isLive,
   firstIssue,
   olderRow,
   partsOfPhotos,
   readRow,
+  type Records,
   type TableName,
   type UnreadRow,
 } from '../../../core/index';
 import { Zip, ZipDeflate, strToU8 } from 'fflate';
 import type { HouseDb } from '../store/house-db';
+import { Stopped } from './stopped';
 
 export interface TakeOutOptions {
   readonly writtenAt: string;
@@ -25,11 +28,6 @@ export interface TakeOutOptions {
 
 /** Pieces of packed bytes are gathered into blobs of this size, which the browser may keep on the disk. */
 const BLOB_BYTES = 4_000_000;
-
-/** The writing was ended by the person. */
-export class Stopped extends Error {
-  override readonly name = 'Stopped';
-}
 
 /**
  * Writes the whole house into one file, or into numbered parts where the photos weigh too much for one. Rows and photos
@@ -89,13 +87,36 @@ async function writeTables(db: HouseDb, writer: ArchiveWriter, step: () => void)
     reason,
   }));
   for (const name of TABLE_NAMES) {
-    if (name !== 'photos') {
+    if (isLive(name)) {
       const rows: unknown[] = await db.rows(name).toArray();
       writer.table(name, readable(name, rows, aside));
       step();
     }
   }
+  const readings = writer.begin('readings');
+  for await (const rows of inPages(db, 'readings', CHUNKS_AT_ONCE)) {
+    readings.add(readable('readings', rows, aside));
+  }
+  readings.end();
+  step();
   writer.unread(aside);
+}
+
+/** Rows of a table that is too large to be held, in the order of their ids. */
+async function* inPages<K extends TableName>(
+  db: HouseDb,
+  name: K,
+  rowsAtOnce: number,
+): AsyncGenerator<Records[K][number][]> {
+  for (let after = ''; ;) {
+    const rows = await db.rows(name).where('id').above(after).limit(rowsAtOnce).toArray();
+    yield rows;
+    const last = rows[rowsAtOnce - 1];
+    if (last === undefined) {
+      return;
+    }
+    after = last.id;
+  }
 }
 
 /** Rows that a schema reads; the others go where they are carried on. */
@@ -127,13 +148,10 @@ export async function takeOutCsv(
     file.mtime = options.writtenAt;
     zip.add(file);
     file.push(strToU8(csvOf(name, [], true)));
-    for (let from = 0; ; from += CSV_ROWS_AT_ONCE) {
-      const rows = await db.rows(name).orderBy('id').offset(from).limit(CSV_ROWS_AT_ONCE).toArray();
-      file.push(strToU8(csvOf(name, rows, false)), rows.length < CSV_ROWS_AT_ONCE);
-      if (rows.length < CSV_ROWS_AT_ONCE) {
-        break;
-      }
+    for await (const rows of inPages(db, name, isLive(name) ? CSV_ROWS_AT_ONCE : CHUNKS_AT_ONCE)) {
+      file.push(strToU8(csvOf(name, rows, false)));
     }
+    file.push(new Uint8Array(), true);
     options.onProgress((i + 1) / TABLE_NAMES.length);
     if (options.isStopped()) {
       throw new Stopped('Stopped.');
@@ -144,6 +162,8 @@ export async function takeOutCsv(
 }
 
 const CSV_ROWS_AT_ONCE = 5000;
+/** A chunk of readings is some forty kilobytes of text. */
+const CHUNKS_AT_ONCE = 100;
 
 /** Gathers bytes into blobs, so that a large file is never one piece of memory. */
 class BlobWriter {

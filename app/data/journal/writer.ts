@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import {
+  isLive,
   newId,
   withRows,
   type DeviceId,
@@ -37,7 +38,11 @@ export class Pen {
   }
 
   async put<K extends TableName>(table: K, row: Records[K][number]): Promise<void> {
-    await this.db.rows(table).bulkPut(this.parsed(table, [row]));
+    await this.putAll(table, [row]);
+  }
+
+  async putAll<K extends TableName>(table: K, rows: readonly Records[K][number][]): Promise<void> {
+    await this.db.rows(table).bulkPut(this.parsed(table, rows));
   }
 
   /** This browser's identity in the house; made at its first write. */
@@ -51,7 +56,7 @@ export class Pen {
 
   /** Marks that there is more, and what. @returns the house with it */
   async close(): Promise<ReadyHouse> {
-    const rows = Object.fromEntries([...this.kept].filter(([table]) => table !== 'photos')) as NewRows;
+    const rows = Object.fromEntries([...this.kept].filter(([table]) => isLive(table))) as NewRows;
     const revision = await this.db.bump(idsOf(rows), this.found.revision);
     const { found, deviceId } = this;
     return { ...found, device: deviceId, revision, house: withRows(found.house, rows) };
@@ -74,11 +79,15 @@ export class Writer {
   /** One transaction: the house as it stands there, then the act, then the mark that there is more. All or nothing. */
   async write<T>(act: (pen: Pen) => Promise<T>): Promise<T> {
     const whole = await this.store.whole();
-    const [value, house] = await this.db.transaction('rw', [...HOUSE_TABLES, 'photos'], async () => {
-      const pen = new Pen(this.db, await houseInside(this.db, newest(this.store.ready(), whole)));
-      const done = await act(pen);
-      return [done, await pen.close()];
-    });
+    const [value, house] = await this.db.transaction(
+      'rw',
+      [...HOUSE_TABLES, 'photos', 'readings'],
+      async () => {
+        const pen = new Pen(this.db, await houseInside(this.db, newest(this.store.ready(), whole)));
+        const done = await act(pen);
+        return [done, await pen.close()];
+      },
+    );
     // Shown at once, without reading it back.
     this.store.advance(house);
     return value;

@@ -4,6 +4,7 @@ import {
   TABLE_NAMES,
   buildHouse,
   readRow,
+  readingsOf,
   shippedDefinitions,
   type Records,
   type TableName,
@@ -12,9 +13,10 @@ import fixture1 from '../fixtures/database-v1.json';
 import fixture2 from '../fixtures/database-v2.json';
 import { whyShut } from '../words/why-shut';
 import { HouseDb } from './house-db';
+import { moveLogs } from '../journal/move-logs';
 import { settle } from '../journal/settle';
 import { houseInside } from './ready-house';
-import { VERSION_1, VERSION_3 } from './versions';
+import { VERSION_1, VERSION_3, VERSION_4 } from './versions';
 
 const NAME = 'nailwort-spec-upgrade';
 
@@ -41,6 +43,50 @@ async function storeVersion3(tables: Tables): Promise<void> {
     { id: 'revision', value: 17 },
     { id: 'epoch', value: 3 },
   ]);
+  old.close();
+}
+
+const LOGGED = '018f0000-0000-7000-8000-00000000bbb1';
+
+/** As version 4 left it, with logs as entries: a whole one, one that was taken back and put back, and a typed reading. */
+async function storeVersion4(tables: Tables): Promise<void> {
+  const old = new Dexie(NAME);
+  old.version(4).stores({ ...VERSION_1, ...VERSION_3, ...VERSION_4 });
+  for (const name of Object.keys(VERSION_1) as TableName[]) {
+    await old.table(name).bulkAdd([...(tables[name] ?? [])]);
+  }
+  const at = '2026-11-01T08:00:00.000Z';
+  const fact = { schemaVersion: 1, at, notedAt: at };
+  const log = { ...fact, kind: 'logged', cookId: tables.cooks![0]!.id, channel: 'coreC', source: 'logger' };
+  const struck = '018f0000-0000-7000-8000-00000000bbb2';
+  await old.table('entries').bulkAdd([
+    { ...log, id: LOGGED, readings: Array.from({ length: 288 }, (_, i) => [i * 150, 20 + (i % 3)]) },
+    {
+      ...log,
+      id: struck,
+      at: '2026-11-02T08:00:00.000Z',
+      readings: [
+        [0, 20],
+        [60, 21],
+        [120, 22],
+      ],
+    },
+    {
+      ...log,
+      id: '018f0000-0000-7000-8000-00000000bbb3',
+      at: '2026-11-03T08:00:00.000Z',
+      readings: [[0, 30]],
+    },
+    { ...fact, id: '018f0000-0000-7000-8000-00000000bbb4', kind: 'takenBack', entryId: struck },
+    {
+      ...fact,
+      id: '018f0000-0000-7000-8000-00000000bbb5',
+      notedAt: '2026-11-01T08:01:00.000Z',
+      kind: 'putBack',
+      entryId: struck,
+    },
+  ]);
+  await old.table('meta').bulkAdd([{ id: 'revision', value: 17 }]);
   old.close();
 }
 
@@ -123,6 +169,34 @@ describe('the database', () => {
     const logged = entries.filter((e) => e.kind === 'logged' && e.source === 'logger');
     expect(logged.flatMap((e) => (e.kind === 'logged' ? e.readings : [])).length).toBe(1152);
     expect(new Set(logged.map((e) => e.at)).size).toBe(2);
+  });
+
+  it('moves logs that version 4 kept as entries, whole and once, but for those that a correction names', async () => {
+    const tables = fixture2.tables as unknown as Tables;
+    await storeVersion4(tables);
+    db = new HouseDb(NAME);
+    await db.openOurs();
+    const before = await houseInside(db);
+    const own = (id: string) => before.house.cookById.get(id as never)!.logs;
+    const cookId = tables.cooks![0]!.id;
+    expect(own(cookId).map((l) => l.count)).toEqual([288, 3, 1]);
+    await moveLogs(db, before.house);
+    const after = await houseInside(db, before);
+    const cook = after.house.cookById.get(cookId as never)!;
+    expect(after.revision).toBe(before.revision + 1);
+    expect(cook.logRows.map((l) => l.id)).toEqual([LOGGED]);
+    expect(cook.logs.map((l) => l.count).sort()).toEqual([1, 288, 3]);
+    expect(readingsOf(cook.logs, 'coreC')).toEqual(readingsOf(own(cookId), 'coreC'));
+    const [chunk] = await db.rows('readings').toArray();
+    expect([chunk!.id, chunk!.count]).toEqual([LOGGED, 288]);
+    expect(await db.rows('entries').get(LOGGED)).toBeUndefined();
+    // A file of an older version brings it again.
+    await db.rows('entries').put(before.house.entryById.get(LOGGED)!);
+    await db.bump({ entries: [LOGGED] });
+    const again = await houseInside(db, after);
+    expect(again.house.cookById.get(cookId as never)!.logs.length).toBe(3);
+    await moveLogs(db, again.house);
+    expect(await db.rows('logs').count()).toBe(1);
   });
 
   it('goes on from what version 3 counted, and says from then on what was written', async () => {

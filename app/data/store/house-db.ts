@@ -1,23 +1,25 @@
 import Dexie, { type Table } from 'dexie';
 import {
   TABLE_NAMES,
+  isLive,
   type DeviceId,
+  type LiveTable,
   type NewRows,
   type Records,
   type TableName,
   type UnreadRow,
 } from '../../../core/index';
-import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, upgradeTo3 } from './versions';
+import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, upgradeTo3 } from './versions';
 
-const LATEST = 4;
+const LATEST = 5;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
 /** A row that was set aside, with its place among those. */
 export type KeptUnread = UnreadRow & { readonly key?: number };
 
-export type LiveTable = Exclude<TableName, 'photos'>;
-export const LIVE_TABLES = TABLE_NAMES.filter((name): name is LiveTable => name !== 'photos');
+export type { LiveTable };
+export const LIVE_TABLES = TABLE_NAMES.filter(isLive);
 
 /** Ids of rows by table; `all` where a house was taken away or laid out anew. */
 export type ChangedRows = 'all' | { readonly [K in LiveTable]?: readonly string[] };
@@ -52,7 +54,8 @@ export class HouseDb extends Dexie {
     this.version(1).stores(VERSION_1);
     this.version(2).stores(VERSION_2);
     this.version(3).stores(VERSION_3).upgrade(upgradeTo3);
-    this.version(LATEST).stores(VERSION_4);
+    this.version(4).stores(VERSION_4);
+    this.version(LATEST).stores(VERSION_5);
   }
 
   /**

@@ -82,8 +82,9 @@ export async function readSince(db: HouseDb, before: number, now: number): Promi
   return Object.fromEntries(rows);
 }
 
-/** Tables that are small enough to be read whole at once, whatever the size of the house. */
-const DEFINITIONS = LIVE_TABLES.filter((name) => !['batches', 'vessels', 'cooks', 'entries'].includes(name));
+/** Tables that grow with the years; the others are read whole at once, whatever the size of the house. */
+const GROWING = ['batches', 'vessels', 'cooks', 'entries', 'logs'] as const satisfies readonly LiveTable[];
+const DEFINITIONS = LIVE_TABLES.filter((name) => !(GROWING as readonly LiveTable[]).includes(name));
 
 /**
  * What is in hand as it stands now: rows that were kept to open on, with all that was written since. Undefined where
@@ -103,10 +104,7 @@ export async function readFront(db: HouseDb, standing: Standing): Promise<RawRow
   const raw = (table: LiveTable) => [...(kept[table] ?? []), ...(since[table] ?? [])];
   return {
     ...Object.fromEntries(DEFINITIONS.map((name, i) => [name, definitions[i]])),
-    batches: raw('batches'),
-    vessels: raw('vessels'),
-    cooks: raw('cooks'),
-    entries: raw('entries'),
+    ...Object.fromEntries(GROWING.map((table) => [table, raw(table)])),
   };
 }
 

@@ -34,6 +34,12 @@ export const VERSION_3 = {
 /** Version 4: what each transaction wrote, so that a press is read as what it is and not as a whole house. */
 export const VERSION_4 = { changes: 'revision' } as const;
 
+/**
+ * Version 5: readings of instruments in chunks, found by what they are of, and what the house keeps of those of a cook.
+ * Logs that were kept as entries are moved after opening: a house of many can be used meanwhile.
+ */
+export const VERSION_5 = { readings: 'id, [subject+channel+at]', logs: 'id' } as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',

@@ -79,11 +79,17 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   other: 'Caution',
 };
 
-const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
+export const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
   gaugeKPa: 'gauge',
   chamberC: 'chamber',
   coreC: 'middle of a vessel',
   agarC: 'agar',
+  airC: 'air',
+  humidityPercent: 'humidity',
+  co2Ppm: 'CO₂',
+  lightLux: 'light',
+  massG: 'mass',
+  ph: 'pH',
 };
 
 const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {

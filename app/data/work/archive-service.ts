@@ -61,7 +61,7 @@ export class ArchiveService {
     const { madeUp } = this.which;
     const database = this.reads.databaseName;
     const { part, ...brought } = await this.worker.bring({ database, madeUp, file }, onProgress);
-    const { batches } = await this.journal.current();
+    const { batches } = await this.journal.broughtIn();
     const renamed = batches
       .filter((b) => NAMESAKE.test(b.code) && before.get(b.batch.id) !== b.code)
       .map((b) => b.code);

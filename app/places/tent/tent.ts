@@ -27,6 +27,7 @@ import { BlockDrawing } from '../../pieces/block-drawing';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
+import { Climate } from './climate';
 import { efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
@@ -34,7 +35,7 @@ const MOST_DIGITS = 5;
 /** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
 @Component({
   selector: 'nw-tent',
-  imports: [BlockDrawing, Plaque, RouterLink, VesselInspector],
+  imports: [BlockDrawing, Climate, Plaque, RouterLink, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tent.html',
   styleUrl: './tent.scss',

@@ -90,7 +90,7 @@ describe('the archive', () => {
       [
         'an archive of a newer format',
         () => manifest({ format: ARCHIVE_FORMAT + 1, readableBy: ARCHIVE_FORMAT + 1 }),
-        /format must be at most 3\. This one is 4, from a newer Nailwort/,
+        /format must be at most 4\. This one is 5, from a newer Nailwort/,
       ],
       [
         'an archive that lacks a table',

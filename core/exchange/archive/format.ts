@@ -3,7 +3,7 @@ import { CoreError } from '../../base/errors.js';
 import { TABLES, TABLE_NAMES, type TableName } from '../../record/tables.js';
 
 /** Version of the archive's layout as it is written now. Readers take every earlier one too. */
-export const ARCHIVE_FORMAT = 3;
+export const ARCHIVE_FORMAT = 4;
 export const MANIFEST = 'manifest.json';
 /** Rows that the writing app could not read itself, carried on so that a later one may. */
 export const UNREAD_FILE = 'unread.jsonl';
@@ -16,7 +16,7 @@ export const MOST_ARCHIVE_BYTES = 400_000_000;
 export const MOST_UNPACKED_BYTES = 1_000_000_000;
 export const MOST_TABLE_BYTES = 400_000_000;
 export const MOST_ROWS = 1_000_000;
-/** The longest row is an entry of two thousand readings, about 40 kB. */
+/** The longest row is a chunk of two thousand readings, about 40 kB. */
 export const MOST_LINE_CHARACTERS = 1_000_000;
 export const MOST_MANIFEST_BYTES = 1_000_000;
 export const MOST_PHOTO_BYTES = 8_000_000;

@@ -44,9 +44,22 @@ export class ArchiveWriter {
     });
   }
 
-  /** All rows of one table but the photos; `chunks` may be read lazily. */
+  /** All rows of one table but the photos; they may be read lazily. */
   table(name: Exclude<TableName, 'photos'>, rows: Iterable<object>): void {
-    this.counts[name] = this.lines(tableFile(name), rows);
+    const table = this.begin(name);
+    table.add(rows);
+    table.end();
+  }
+
+  /** The same where rows are read a few at a time; no other table may be written before its end. */
+  begin(name: Exclude<TableName, 'photos'>): { add(rows: Iterable<object>): void; end(): void } {
+    const lines = this.lines(tableFile(name));
+    return {
+      add: lines.add,
+      end: () => {
+        this.counts[name] = lines.end();
+      },
+    };
   }
 
   /** One photo: its picture at once, its row with the others at the end. */
@@ -60,7 +73,9 @@ export class ArchiveWriter {
   }
 
   unread(rows: Iterable<UnreadRow>): void {
-    this.unreadCount = this.lines(UNREAD_FILE, rows);
+    const lines = this.lines(UNREAD_FILE);
+    lines.add(rows);
+    this.unreadCount = lines.end();
   }
 
   end(): void {
@@ -78,32 +93,33 @@ export class ArchiveWriter {
     this.zip.end();
   }
 
-  private lines(name: string, rows: Iterable<object>): number {
-    let count = 0;
-    this.text(
-      name,
-      (function* () {
-        for (const row of rows) {
-          count++;
-          yield JSON.stringify(row);
-        }
-      })(),
-    );
-    return count;
-  }
-
-  private text(name: string, lines: Iterable<string>): void {
+  private lines(name: string): { add: (rows: Iterable<object>) => void; end: () => number } {
     const file = new ZipDeflate(name, { level: LEVEL });
     this.add(file);
+    let count = 0;
     let piece = '';
-    for (const line of lines) {
-      piece += `${line}\n`;
-      if (piece.length > PIECE_CHARACTERS) {
-        file.push(strToU8(piece));
-        piece = '';
-      }
-    }
-    file.push(strToU8(piece), true);
+    return {
+      add: (rows) => {
+        for (const row of rows) {
+          count++;
+          piece += `${JSON.stringify(row)}\n`;
+          if (piece.length > PIECE_CHARACTERS) {
+            file.push(strToU8(piece));
+            piece = '';
+          }
+        }
+      },
+      end: () => {
+        file.push(strToU8(piece), true);
+        return count;
+      },
+    };
+  }
+
+  private text(name: string, lines: readonly string[]): void {
+    const file = new ZipDeflate(name, { level: LEVEL });
+    this.add(file);
+    file.push(strToU8(lines.map((line) => `${line}\n`).join('')), true);
   }
 
   private add(file: ZipDeflate | ZipPassThrough): void {

@@ -4,6 +4,7 @@ import { BATCH_NAMING, COOK_NAMING, namesWith } from '../../record/codes.js';
 import type { Fact } from '../../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
+import type { Log } from '../../record/readings.js';
 import { FactIndexDraft } from './fact-index.js';
 import { ListDraft, ListsDraft } from './ordered.js';
 import { recordsWith, type LiveRecords, type NewRows } from './records-with.js';
@@ -25,6 +26,8 @@ export class HouseInMaking {
   private readonly vesselRows: MapDraft<VesselId, Vessel>;
   private readonly cookRows: MapDraft<CookId, Cook>;
   private readonly vesselsOf: ListsDraft<BatchId, Vessel>;
+  private readonly logRows: MapDraft<string, Log>;
+  private readonly logsOf: ListsDraft<CookId, Log>;
   private batchNames: Workings['batchNames'];
   private cookNames: Workings['cookNames'];
   private readonly touched = new Touched();
@@ -37,6 +40,8 @@ export class HouseInMaking {
     this.vesselRows = new MapDraft(workings.vesselRows);
     this.cookRows = new MapDraft(workings.cookRows);
     this.vesselsOf = new ListsDraft(workings.vesselsOf, byNumber);
+    this.logRows = new MapDraft(workings.logRows);
+    this.logsOf = new ListsDraft(workings.logsOf, byBeginning);
     this.batchNames = workings.batchNames;
     this.cookNames = workings.cookNames;
   }
@@ -47,10 +52,12 @@ export class HouseInMaking {
       vessels: this.vesselRows,
       cooks: this.cookRows,
       entries: this.index,
+      logs: this.logRows,
     });
     this.putBatches(onceEach(rows.batches));
     this.putVessels(onceEach(rows.vessels));
     this.putCooks(onceEach(rows.cooks));
+    this.putLogs(onceEach(rows.logs));
     rows.isolates?.forEach((isolate) => this.touched.isolates.add(isolate.id));
     rows.species?.forEach((species) => this.touched.species.add(species.id));
     this.index.put(rows.entries ?? []).forEach(({ before, after }) => {
@@ -69,6 +76,8 @@ export class HouseInMaking {
       vesselRows: this.vesselRows.done(),
       cookRows: this.cookRows.done(),
       vesselsOf: this.vesselsOf.done(),
+      logRows: this.logRows.done(),
+      logsOf: this.logsOf.done(),
       batchNames: this.batchNames,
       cookNames: this.cookNames,
     };
@@ -142,6 +151,19 @@ export class HouseInMaking {
     [...cooks.map((c) => c.id), ...(renamed as CookId[])].forEach((id) => this.touched.cooks.add(id));
   }
 
+  private putLogs(logs: readonly Log[]): void {
+    for (const log of logs) {
+      const replaced = this.logRows.get(log.id);
+      if (replaced !== undefined) {
+        this.logsOf.take(replaced.cookId, replaced);
+        this.touched.cooks.add(replaced.cookId);
+      }
+      this.logsOf.put(log.cookId, log);
+      this.logRows.set(log.id, log);
+      this.touched.cooks.add(log.cookId);
+    }
+  }
+
   /** What a fact that came, went or changed is about. */
   private touch(fact: Fact | undefined): void {
     const { vessels, batches, wholeBatches, cooks, fed, gave } = this.touched;
@@ -200,4 +222,8 @@ function onceEach<R extends { readonly id: string }>(rows: readonly R[] | undefi
 
 function byNumber(a: Vessel, b: Vessel): number {
   return a.number - b.number || compareText(a.id, b.id);
+}
+
+function byBeginning(a: Log, b: Log): number {
+  return compareText(a.at, b.at) || compareText(a.id, b.id);
 }

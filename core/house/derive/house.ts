@@ -7,7 +7,8 @@ import type { Fact, FactOf } from '../../record/effective.js';
 import type { Entry, HydrationStep } from '../../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import type { Lineage } from '../../record/lineage.js';
-import type { Records } from '../../record/tables.js';
+import type { Log } from '../../record/readings.js';
+import type { LiveRecords } from './records-with.js';
 import type { VesselState } from './vessel-state.js';
 import type { Workings } from './workings.js';
 
@@ -80,11 +81,13 @@ export interface CookView extends CookFacts {
   readonly pouredMs?: number;
   /** F0 that a logger in the middle saw. */
   readonly probedF0?: number;
+  /** What instruments read, by chunk, those that are left out too. */
+  readonly logRows: readonly Log[];
 }
 
 /** Everything derived from the records of one house at one moment. */
 export interface House {
-  readonly records: Omit<Records, 'photos'>;
+  readonly records: LiveRecords;
   readonly household?: Household;
   readonly facts: readonly Fact[];
   readonly batches: readonly BatchView[];

@@ -1,7 +1,7 @@
-import type { Records } from '../../record/tables.js';
+import type { LiveTable, Records } from '../../record/tables.js';
 
-/** What a house is derived from; photos are looked up where they are shown. */
-export type LiveRecords = Omit<Records, 'photos'>;
+/** What a house is derived from; photos and readings are looked up where they are shown. */
+export type LiveRecords = Pick<Records, LiveTable>;
 /** Rows that are new, or that stand in the place of those with their ids. Nothing is ever deleted. */
 export type NewRows = { readonly [K in keyof LiveRecords]?: LiveRecords[K] };
 /** Tells which ids are here, for tables that are too large to be asked. */

@@ -1,5 +1,4 @@
 import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../../cook/canner-figures.js';
-import { probedF0 } from '../../cook/cook-heat.js';
 import { cookState, takenSteps } from '../../cook/cook-state.js';
 import { contentsOf } from '../../cook/in-cooker.js';
 import { SAFE_CORE_C, coreCoolMinutes } from '../../cook/programme.js';
@@ -8,19 +7,26 @@ import { coolingMinutes } from '../../heat/cooling.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';
+import type { Log } from '../../record/readings.js';
+import { probedF0 } from '../../readings/log-of.js';
+import type { CookLog } from '../../readings/measured.js';
 import type { CookView } from './house.js';
 import type { Attempt } from './attempt.js';
 import { lastOf } from './last-of.js';
 import { MINUTE_MS } from '../../base/time.js';
 
-/**
- * A cook with what happened in it; undefined for one that was never loaded.
- * @param facts those of the cook, in order
- */
+/** What a cook is seen from. */
+interface RowsOfCook {
+  readonly cook: Cook;
+  readonly name: string;
+  /** In the order of happening. */
+  readonly facts: readonly Fact[];
+  readonly logs: readonly Log[];
+}
+
+/** A cook with what happened in it; undefined for one that was never loaded. */
 export function viewCook(
-  cook: Cook,
-  name: string,
-  facts: readonly Fact[],
+  { cook, name, facts, logs: logRows }: RowsOfCook,
   batchOf: (id: VesselId) => Batch | undefined,
   attempt: Attempt,
 ): CookView | undefined {
@@ -30,7 +36,7 @@ export function viewCook(
   }
   const taken = takenSteps(facts.filter((f) => f.kind === 'cookStep'));
   const steps = taken.map((t) => t.fact);
-  const logs = facts.filter((f) => f.kind === 'logged');
+  const logs = logsThatCount(logRows, facts);
   const coreReads = facts.filter((f) => f.kind === 'coreRead');
   const proofs = facts.filter((f) => f.kind === 'proofRead');
   const state = cookState(steps);
@@ -61,7 +67,26 @@ export function viewCook(
     waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
     pouredMs: msOf(lastOf(facts, 'poured')),
     probedF0: probed,
+    logRows,
   };
+}
+
+/** What instruments read and what was typed. A log that an earlier version kept as an entry counts once. */
+function logsThatCount(rows: readonly Log[], facts: readonly Fact[]): CookLog[] {
+  const ids = new Set<string>(rows.map((r) => r.id));
+  const typed = facts.flatMap((f): CookLog[] =>
+    f.kind !== 'logged' || ids.has(f.id)
+      ? []
+      : [
+          {
+            ...f,
+            seconds: f.readings.map(([second]) => second),
+            values: f.readings.map(([, value]) => value),
+            count: f.readings.length,
+          },
+        ],
+  );
+  return [...rows.filter((r) => r.leftOut !== true), ...typed];
 }
 
 function coreCoolMs(

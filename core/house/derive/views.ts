@@ -20,7 +20,15 @@ import type { Workings } from './workings.js';
 /** The part of the workings that follows from rows alone. */
 export type RowsOfHouse = Pick<
   Workings,
-  'index' | 'batchRows' | 'vesselRows' | 'cookRows' | 'vesselsOf' | 'batchNames' | 'cookNames'
+  | 'index'
+  | 'batchRows'
+  | 'vesselRows'
+  | 'cookRows'
+  | 'vesselsOf'
+  | 'logRows'
+  | 'logsOf'
+  | 'batchNames'
+  | 'cookNames'
 >;
 
 /** The order in which cooks were planned; names tell namesakes apart. */
@@ -205,7 +213,8 @@ export class Views {
     const facts = this.rows.index.ofCook.get(id) ?? [];
     const troubles: Trouble[] = [];
     const attempt = attemptFor(`cook ${name}`, troubles);
-    const view = cook && viewCook(cook, name, facts, (v) => this.batchOf(v), attempt);
+    const logs = this.rows.logsOf.get(id) ?? [];
+    const view = cook && viewCook({ cook, name, facts, logs }, (v) => this.batchOf(v), attempt);
     const seen = this.before.cookViews.get(id);
     seen?.batches.forEach((batch) => {
       this.cooksOfBatch.take(batch, seen);

@@ -4,6 +4,7 @@ import {
   consequencesOf,
   hollinRow,
   impossibleFacts,
+  probedF0,
   seededRandom,
   withRows,
   type House,
@@ -12,10 +13,12 @@ import {
   type Random,
 } from '../../index.js';
 import { DAY_MS, START_MS } from '../../testing/sample-house.js';
+import { logsOf } from '../../testing/sample-logs.js';
 import { anyEntry } from '../../testing/three-devices.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
-const { photos: _, ...records } = hollinRow(NOW, NOW - 9 * 3_600_000);
+const { photos: _, readings: _r, ...laidOut } = hollinRow(NOW, NOW - 9 * 3_600_000);
+const records: LiveRecords = { ...laidOut, logs: logsOf(laidOut.cooks, seededRandom(7)) };
 
 /** Everything that a house says, free of how it is kept. */
 function said(house: House): unknown {
@@ -75,7 +78,7 @@ function anySlices(all: LiveRecords, random: Random): NewRows[] {
 function withCorrections(count: number, random: Random): LiveRecords {
   const entries = [...records.entries];
   for (let n = 0; n < count; n++) {
-    entries.push(anyEntry({ ...records, entries, photos: [] }, n, n % 3, random));
+    entries.push(anyEntry({ ...records, entries, photos: [], readings: [] }, n, n % 3, random));
   }
   return { ...records, entries };
 }
@@ -89,6 +92,17 @@ describe('a house with more rows', () => {
       expect(said(slowly))
         .withContext(`seed ${seed}`)
         .toEqual(said(buildHouse(all)));
+    }
+  });
+
+  it('knows the logs of a cook, and what they say', () => {
+    const house = buildHouse(records);
+    expect(records.logs.length).toBeGreaterThan(5);
+    expect(house.cooks.flatMap((c) => c.logRows).length).toBe(records.logs.length);
+    for (const cook of house.cooks) {
+      const counting = cook.logRows.filter((l) => l.leftOut !== true);
+      expect(cook.logs.map((l) => l.id)).toEqual(counting.map((l) => l.id));
+      expect(cook.probedF0).toBe(probedF0(counting));
     }
   });
 
@@ -108,6 +122,10 @@ describe('a house with more rows', () => {
       vessels: [{ ...records.vessels[3]!, batchId: grain[1]!.id, number: 77 }],
       cooks: [{ ...records.cooks[0]!, number: records.cooks[1]!.number }],
       entries: [{ ...look, note: 'Another note' }],
+      logs: [
+        { ...records.logs[0]!, leftOut: true },
+        { ...records.logs[1]!, cookId: records.cooks[0]!.id, at: records.logs[3]!.at },
+      ],
     };
     const put = <K extends keyof LiveRecords>(table: K): LiveRecords[K] => {
       const more = new Map((changed[table] ?? []).map((r) => [r.id, r]));
@@ -141,7 +159,7 @@ describe('what a correction makes impossible', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const random = seededRandom(seed);
       const house = buildHouse(withCorrections(Math.floor(random() * 20), random));
-      const entry = anyEntry({ ...house.records, photos: [] }, 90, 1, random);
+      const entry = anyEntry({ ...house.records, photos: [], readings: [] }, 90, 1, random);
       const before = new Set(impossibleFacts(house).map((i): string => i.fact.id));
       const everywhere = impossibleFacts(withRows(house, { entries: [entry] })).filter(
         (i) => !before.has(i.fact.id),

@@ -2,6 +2,7 @@ import { LayeredMap } from '../../base/layered-map.js';
 import type { Batch, Cook, Vessel } from '../../record/batch.js';
 import { noNames, type Names } from '../../record/codes.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
+import type { Log } from '../../record/readings.js';
 import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
@@ -17,6 +18,8 @@ export interface Workings {
   readonly vesselRows: LayeredMap<VesselId, Vessel>;
   readonly cookRows: LayeredMap<CookId, Cook>;
   readonly vesselsOf: LayeredMap<BatchId, readonly Vessel[]>;
+  readonly logRows: LayeredMap<string, Log>;
+  readonly logsOf: LayeredMap<CookId, readonly Log[]>;
   readonly batchNames: Names<Batch>;
   readonly cookNames: Names<Cook>;
   readonly sharedByCook: LayeredMap<CookId, SharedFacts>;
@@ -36,6 +39,8 @@ export const NO_WORKINGS: Workings = {
   vesselRows: LayeredMap.empty(),
   cookRows: LayeredMap.empty(),
   vesselsOf: LayeredMap.empty(),
+  logRows: LayeredMap.empty(),
+  logsOf: LayeredMap.empty(),
   batchNames: noNames(),
   cookNames: noNames(),
   sharedByCook: LayeredMap.empty(),

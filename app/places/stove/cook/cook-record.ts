@@ -26,6 +26,7 @@ import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../ask-number';
 import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
+import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
 import { verdictWords } from './verdicts';
 
@@ -38,6 +39,7 @@ import { verdictWords } from './verdicts';
     HeatBandBar,
     HistoryList,
     LogImport,
+    LogList,
     NoteForm,
     Plaque,
     ProofForm,

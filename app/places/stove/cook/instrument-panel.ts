@@ -4,7 +4,7 @@ import {
   formatNumber,
   measuredAir,
   parseNumber,
-  type Channel,
+  type CookChannel,
   type CookView,
   type Fault,
 } from '../../../../core/index';
@@ -183,7 +183,7 @@ export class InstrumentPanel {
     });
   }
 
-  protected note(channel: Channel, value: number): void {
+  protected note(channel: CookChannel, value: number): void {
     void this.journal.say({
       kind: 'logged',
       cookId: this.view().cook.id,

@@ -1,0 +1,179 @@
+import { TestBed } from '@angular/core/testing';
+import {
+  DAY_MS,
+  MINUTE_MS,
+  readingsOf,
+  soundReadings,
+  subjectOfCook,
+  subjectOfPlace,
+  type CookView,
+  type ReadingChunk,
+} from '../../../core/index';
+import { anotherTab, demoHouse, until, type SpecHouse } from '../../testing/house';
+import { Notices } from '../store/notices';
+import { ReadingStore } from '../store/reading-store';
+import { ReadingsFiles, type ReadingsFileWish } from '../work/readings-file';
+import { ReadingsBook, type Unkept } from './readings-book';
+
+describe('readings', () => {
+  let setup: SpecHouse;
+  let book: ReadingsBook;
+  beforeEach(async () => {
+    setup = await demoHouse();
+    book = TestBed.inject(ReadingsBook);
+    await setup.db.rows('readings').clear();
+  });
+  afterEach(() => setup.close());
+
+  const cook = (): CookView => setup.house().cooks[0]!;
+  const chunks = (): Promise<ReadingChunk[]> => setup.db.rows('readings').toArray();
+  const startMs = Date.now() - 3 * 3_600_000;
+  const line = (minute: number, value: number, channel: Unkept['channel'] = 'coreC'): Unkept => ({
+    cookId: cook().cook.id,
+    source: 'logger',
+    channel,
+    atMs: startMs + minute * MINUTE_MS,
+    value,
+  });
+  const logs = () => cook().logRows.filter((l) => l.source === 'logger');
+
+  describe('of an instrument', () => {
+    it('grow one chunk a channel, and the house knows their course at once', async () => {
+      expect(await book.keep([line(0, 80), line(1, 82), line(0, 100, 'chamberC')])).toBe('saved');
+      expect(await book.keep([line(2, 84)])).toBe('saved');
+      const kept = await chunks();
+      expect(kept.map((c) => [c.channel, c.count, c.subject]).sort()).toEqual([
+        ['chamberC', 1, subjectOfCook(cook().cook.id)],
+        ['coreC', 3, subjectOfCook(cook().cook.id)],
+      ]);
+      expect(kept.every((c) => c.device === setup.store.ready()!.device)).toBeTrue();
+      expect(readingsOf(cook().logs, 'coreC').map((r) => r.value)).toEqual([80, 82, 84]);
+    });
+
+    it('in two tabs grow a chunk each, and neither writes over the other', async () => {
+      await book.keep([line(0, 80)]);
+      const tab = await anotherTab(setup);
+      await tab.get(ReadingsBook).keep([line(1, 81)]);
+      await book.keep([line(2, 82)]);
+      expect((await chunks()).map((c) => c.count).sort()).toEqual([1, 2]);
+      await until(setup.store, () => readingsOf(cook().logs, 'coreC').length === 3);
+      tab.close();
+    });
+
+    it('of a cook that is not here are refused in words, and no chunk is begun', async () => {
+      const lost = { ...line(0, 80), cookId: '018f0000-0000-7000-8000-000000000001' as never };
+      expect(await book.keep([line(0, 80), lost])).toBe('refused');
+      expect(await chunks()).toEqual([]);
+      expect(TestBed.inject(Notices).shown().at(-1)!.text).toMatch(/left out: Cook/);
+      expect(await book.keep([{ ...line(0, 80), atMs: Date.now() + DAY_MS }])).toBe('refused');
+      expect(await book.keep([line(0, 80)])).toBe('saved');
+    });
+
+    it('that a person left out stay left out while they go on', async () => {
+      await book.keep([line(0, 118), line(1, 119)]);
+      expect(await book.leaveOut(logs(), true)).toBeTrue();
+      expect(cook().logs.some((l) => l.source === 'logger')).toBeFalse();
+      await book.keep([line(2, 120)]);
+      expect(logs().map((l) => [l.count, l.leftOut])).toEqual([[3, true]]);
+      await book.leaveOut(logs(), false);
+      expect(logs()[0]!.leftOut).toBeUndefined();
+      expect((await chunks())[0]!.count).toBe(3);
+    });
+  });
+
+  describe('of a file', () => {
+    const bring = (text: string, over: Partial<ReadingsFileWish> = {}) =>
+      TestBed.inject(ReadingsFiles).bring({
+        file: new File([text], 'tent.csv'),
+        subject: subjectOfPlace('tent'),
+        onProgress: () => undefined,
+        isStopped: () => false,
+        ...over,
+      });
+    /** A climate logger: two columns, a line every five minutes. */
+    const climate = (count: number) =>
+      [
+        'time,temp C,RH %',
+        ...Array.from(
+          { length: count },
+          (_, i) =>
+            `${new Date(Date.now() - DAY_MS * 300 + i * 300_000).toISOString()},${18 + (i % 5)},${80 + (i % 9)}`,
+        ),
+      ].join('\n');
+
+    it('of a place come in by their headings, say how far they are, and are found again by window', async () => {
+      const shares: number[] = [];
+      const came = await bring(climate(20_000), { onProgress: (share) => shares.push(share) });
+      expect(came).toEqual({ readings: 40_000, skipped: 1 });
+      expect(shares.length).toBeGreaterThan(2);
+      expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+      expect(shares.at(-1)).toBe(1);
+      const all = await chunks();
+      expect(all.every((c) => c.span <= 86_400 && c.count <= 2000)).toBeTrue();
+      const store = TestBed.inject(ReadingStore);
+      const fromMs = Date.now() - DAY_MS * 290;
+      const thinner = await store.thinned(subjectOfPlace('tent'), 'airC', {
+        fromMs,
+        toMs: fromMs + DAY_MS,
+        pixels: 24,
+      });
+      const bins = thinner.stretches(3_600_000).flat();
+      expect(bins.length).toBe(24);
+      expect(bins.reduce((sum, b) => sum + b.count, 0)).toBe(288);
+      expect([bins[3]!.least, bins[3]!.most]).toEqual([18, 22]);
+    });
+
+    it('brought in twice are there once', async () => {
+      await bring(climate(900));
+      const before = await chunks();
+      await bring(climate(900).replace(/\.\d{3}Z/g, '.000Z'));
+      const text = climate(700);
+      await setup.db.rows('readings').clear();
+      await bring(text);
+      const once = await chunks();
+      await bring(text);
+      expect(await chunks()).toEqual(once);
+      expect(before.length).toBeGreaterThan(0);
+    });
+
+    it('stopped half-way leave nothing of it behind, and nothing that was there before is taken', async () => {
+      const text = climate(30_000);
+      const half = text.split('\n').slice(0, 2000).join('\n');
+      await bring(half);
+      const before = await chunks();
+      let asked = 0;
+      await expectAsync(bring(text, { isStopped: () => ++asked > 2 })).toBeRejectedWithError(/Stopped/);
+      const ids = (list: readonly ReadingChunk[]) => list.map((c) => c.id).sort();
+      expect(ids(await chunks())).toEqual(ids(before));
+    });
+
+    it('that cannot be, half-way, leave nothing either, and say why', async () => {
+      const future = `${new Date(Date.now() + DAY_MS).toISOString()},20,80`;
+      await expectAsync(bring(`${climate(12_000)}\n${future}`)).toBeRejectedWithError(
+        /When must be not later/,
+      );
+      await expectAsync(bring('a,b\n1,20\n2,21')).toBeRejectedWithError(/says no dates/);
+      await expectAsync(bring('nothing')).toBeRejectedWithError(/No readings were found/);
+      expect(await chunks()).toEqual([]);
+    });
+
+    it('of a cook count for it when all is in, and never before', async () => {
+      const { lidOnMs } = cook().state;
+      const text = ['s,C', ...Array.from({ length: 30_000 }, (_, i) => `${i / 4},121.1`)].join('\n');
+      const wish = { subject: subjectOfCook(cook().cook.id), channel: 'coreC', startMs: lidOnMs } as const;
+      let seen = 0;
+      await bring(text, {
+        ...wish,
+        isStopped: () => {
+          seen = Math.max(seen, cook().logRows.length);
+          return false;
+        },
+      });
+      expect(seen).toBe(0);
+      // 29 999 quarters of a second at the reference.
+      expect(cook().probedF0!).toBeCloseTo(29_999 / 240, 3);
+      expect(readingsOf(cook().logs, 'coreC').length).toBeLessThan(300);
+      expect((await chunks()).flatMap((c) => soundReadings('coreC', c)).length).toBe(30_000);
+    });
+  });
+});

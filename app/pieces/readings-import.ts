@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { formatNumber, type Channel, type Subject } from '../../core/index';
+import { Stopped } from '../data/journal/stopped';
+import { ReadingsFiles } from '../data/work/readings-file';
+import { messageOf } from '../data/words/message-of';
+
+/** Takes a logger's file: says how far it is, can be stopped, and keeps all of it or nothing. */
+@Component({
+  selector: 'nw-readings-import',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label class="file"
+      >{{ label() }}
+      <input
+        #file
+        type="file"
+        accept=".csv,.txt,text/csv"
+        [disabled]="share() !== undefined"
+        (change)="take(file)"
+    /></label>
+    @if (share() !== undefined) {
+      <p class="doing">
+        <progress max="100" [value]="percent()" aria-label="Bringing it in"></progress>
+        <button type="button" class="deed quiet" (click)="stopped.set(true)">Stop</button>
+      </p>
+    }
+    <p class="soft small" role="status">{{ done() }}</p>
+    @if (problem(); as words) {
+      <p class="error" role="alert">{{ words }}</p>
+    }
+  `,
+  styles: `
+    .file {
+      display: grid;
+      gap: 4px;
+      font-size: 17px;
+    }
+    input {
+      min-height: 52px;
+      max-width: 100%;
+      font-size: 17px;
+    }
+    .doing {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+    }
+    progress {
+      flex: 1;
+      height: 14px;
+      accent-color: var(--gill);
+    }
+    .deed {
+      min-height: 52px;
+    }
+  `,
+})
+export class ReadingsImport {
+  readonly label = input.required<string>();
+  readonly subject = input.required<Subject>();
+  readonly channel = input<Channel>();
+  /** When the first line was, where the file does not say. */
+  readonly startMs = input<number>();
+
+  private readonly files = inject(ReadingsFiles);
+  protected readonly share = signal<number | undefined>(undefined);
+  protected readonly percent = computed(() => Math.round((this.share() ?? 0) * 100));
+  protected readonly stopped = signal(false);
+  protected readonly problem = signal('');
+  protected readonly done = signal('');
+
+  protected async take(box: HTMLInputElement): Promise<void> {
+    const file = box.files?.[0];
+    if (file === undefined) {
+      return;
+    }
+    this.problem.set('');
+    this.done.set('');
+    this.stopped.set(false);
+    this.share.set(0);
+    try {
+      const { readings, skipped } = await this.files.bring({
+        file,
+        subject: this.subject(),
+        channel: this.channel(),
+        startMs: this.startMs(),
+        onProgress: (share) => {
+          this.share.set(share);
+        },
+        isStopped: () => this.stopped(),
+      });
+      const lines = skipped === 1 ? '1 line held none' : `${formatNumber(skipped)} lines held none`;
+      this.done.set(`${formatNumber(readings)} readings kept${skipped > 0 ? `, ${lines}` : ''}.`);
+    } catch (error) {
+      if (error instanceof Stopped) {
+        this.done.set('Stopped: nothing of the file was kept.');
+      } else {
+        this.problem.set(`${messageOf(error)} Nothing was changed.`);
+      }
+    }
+    this.share.set(undefined);
+    box.value = '';
+  }
+}

@@ -1,0 +1,156 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  inject,
+  resource,
+  signal,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import type { EChartsCoreOption } from 'echarts/core';
+import {
+  DAY_MS,
+  GAP_MS,
+  formatNumber,
+  subjectOfPlace,
+  type Bin,
+  type Channel,
+  type Window,
+} from '../../../core/index';
+import { Night } from '../../data/devices/night';
+import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
+import { shortTime } from '../../data/words/words';
+import { Chart } from '../../pieces/chart';
+import { colorsOf } from '../../pieces/chart-colors';
+import { ReadingsImport } from '../../pieces/readings-import';
+import { CLIMATE_WORDS } from './climate-words';
+
+const SPANS = [
+  { word: 'Day', days: 1 },
+  { word: 'Week', days: 7 },
+  { word: 'Month', days: 30 },
+  { word: 'Year', days: 365 },
+  { word: 'All', days: Infinity },
+] as const;
+/** Bins over the width of the chart: about two pixels each. */
+const BINS = 480;
+const TENT = subjectOfPlace('tent');
+
+/** What loggers read of the tent: one channel at a time, its least and most of each moment, silences left empty. */
+@Component({
+  selector: 'nw-climate',
+  imports: [Chart, ReadingsImport],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './climate.html',
+  styleUrl: './climate.scss',
+})
+export class Climate {
+  private readonly store = inject(ReadingStore);
+  private readonly night = inject(Night);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  protected readonly tent = TENT;
+  protected readonly spans = SPANS;
+  protected readonly days = signal<number>(7);
+  private readonly chosen = signal<Channel | undefined>(undefined);
+  private readonly all = toSignal(this.store.seriesOf(TENT), { initialValue: [] as readonly ReadSeries[] });
+  protected readonly series = computed(() =>
+    this.all().map((s) => {
+      const { word, unit, digits } = CLIMATE_WORDS[s.channel];
+      return {
+        ...s,
+        word,
+        last: `${formatNumber(s.last, digits)} ${unit}`,
+        at: shortTime(s.toMs, Date.now()),
+        isShown: s.channel === this.shown()?.channel,
+      };
+    }),
+  );
+  private readonly shown = computed(
+    () => this.all().find((s) => s.channel === this.chosen()) ?? this.all()[0],
+  );
+  private readonly window = computed<Window | undefined>(() => {
+    const shown = this.shown();
+    return (
+      shown && {
+        fromMs: Math.max(shown.toMs - this.days() * DAY_MS, shown.fromMs),
+        toMs: Math.max(shown.toMs, shown.fromMs + 1),
+        pixels: BINS,
+      }
+    );
+  });
+  private readonly thinned = resource({
+    params: () => {
+      const [shown, window] = [this.shown(), this.window()];
+      return shown === undefined || window === undefined ? undefined : { channel: shown.channel, window };
+    },
+    loader: async ({ params: { channel, window } }) => {
+      const thinner = await this.store.thinned(TENT, channel, window);
+      // Between two bins lie as many minutes as a bin is wide.
+      const gapMs = Math.max(GAP_MS, (2 * (window.toMs - window.fromMs)) / window.pixels, SLOWEST_MS);
+      return { channel, window, parts: thinner.stretches(gapMs) };
+    },
+  });
+  protected readonly words = computed(() => {
+    const value = this.thinned.hasValue() ? this.thinned.value() : undefined;
+    const bins = value?.parts.flat() ?? [];
+    if (value === undefined || bins.length === 0) {
+      return '';
+    }
+    const { unit, digits } = CLIMATE_WORDS[value.channel];
+    const count = bins.reduce((sum, b) => sum + b.count, 0);
+    const mean = bins.reduce((sum, b) => sum + b.mean * b.count, 0) / count;
+    const least = formatNumber(Math.min(...bins.map((b) => b.least)), digits);
+    const most = formatNumber(Math.max(...bins.map((b) => b.most)), digits);
+    const silences = value.parts.length - 1;
+    const cuts = silences === 0 ? '' : `, ${silences === 1 ? 'one silence' : `${silences} silences`}`;
+    return `${least} to ${most} ${unit}, on average ${formatNumber(mean, digits)}; ${formatNumber(count)} readings${cuts}`;
+  });
+  protected readonly options = computed<EChartsCoreOption | undefined>(() => {
+    this.night.light();
+    const value = this.thinned.hasValue() ? this.thinned.value() : undefined;
+    return value && this.optionsOf(value.parts, value.window);
+  });
+
+  protected show(channel: Channel): void {
+    this.chosen.set(channel);
+  }
+
+  private optionsOf(parts: readonly (readonly Bin[])[], { fromMs, toMs }: Window): EChartsCoreOption {
+    const { ink, soft, line, grain, font } = colorsOf(this.host);
+    const text = { color: soft, fontSize: 15, fontFamily: font };
+    const quiet = { type: 'line', symbol: 'none', silent: true, animation: false, connectNulls: false };
+    // An empty point after each stretch keeps silences empty.
+    const points = (value: (bin: Bin) => number) =>
+      parts.flatMap((part) => [
+        ...part.map((bin): Point => [(bin.fromMs + bin.toMs) / 2, value(bin)]),
+        [(part[part.length - 1]?.toMs ?? 0) + 1, null] as Point,
+      ]);
+    const band = { ...quiet, stack: 'band', stackStrategy: 'all', lineStyle: { width: 0 } };
+    return {
+      animation: false,
+      textStyle: text,
+      grid: { left: 56, right: 14, top: 10, bottom: 28 },
+      xAxis: {
+        type: 'time',
+        min: fromMs,
+        max: toMs,
+        axisLine: { lineStyle: { color: ink, width: 1.5 } },
+        splitLine: { show: false },
+        axisLabel: { ...text, hideOverlap: true },
+      },
+      yAxis: { type: 'value', scale: true, axisLabel: text, splitLine: { lineStyle: { color: line } } },
+      series: [
+        { ...band, data: points((b) => b.least) },
+        { ...band, data: points((b) => b.most - b.least), areaStyle: { color: grain, opacity: 0.75 } },
+        { ...quiet, data: points((b) => b.mean), lineStyle: { color: ink, width: 2 } },
+      ],
+    };
+  }
+}
+
+type Point = [number, number | null];
+
+/** Loggers that read every quarter of an hour are joined; a longer silence is one. Our choice. */
+const SLOWEST_MS = 40 * 60_000;

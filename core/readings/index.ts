@@ -1,0 +1,16 @@
+export { CHANNEL_LIMITS, isPlausible } from './channel-limits.js';
+export { chunksWith, type Series } from './chunk.js';
+export { isLogKeptAsEntry, movedFrom } from './from-entry.js';
+export { courseOf, logOf, probedF0 } from './log-of.js';
+export {
+  GAP_MS,
+  asProfile,
+  readingsOf,
+  soundReadings,
+  stretches,
+  type ChannelReading,
+  type CookLog,
+  type CookReading,
+  type Reading,
+} from './measured.js';
+export { Thinner, type Bin, type Window } from './thin.js';
