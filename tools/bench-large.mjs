@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { readingRows, readingTable } from './bench-readings.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { runBin } from './run.mjs';
@@ -194,12 +195,20 @@ export function largeTable(rows) {
   ].join('\n');
 }
 
-/** Figures of large houses, kept in docs/bench-large.md. `BENCH_ONLY=vessels-100000` measures one of them and keeps nothing. */
+/** Figures of large houses, kept in docs/bench-large.md. `BENCH_ONLY=vessels-100000` or `readings` measures one of them and keeps nothing. */
 export async function benchLarge() {
   const executablePath = await ensureChromium();
   await ensureBuilt();
   const only = process.env.BENCH_ONLY ?? '';
-  const table = largeTable(await largeRows(executablePath, process.env.BENCH_DIST, only));
+  const dist = process.env.BENCH_DIST;
+  const tables = [];
+  if (only !== 'readings') {
+    tables.push(largeTable(await largeRows(executablePath, dist, only)));
+  }
+  if (only === '' || only === 'readings') {
+    tables.push(readingTable(await readingRows(executablePath, dist)));
+  }
+  const table = tables.join('\n\n');
   say(table);
   if (only === '') {
     writeFileSync(

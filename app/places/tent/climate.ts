@@ -4,6 +4,7 @@ import {
   ElementRef,
   computed,
   inject,
+  linkedSignal,
   resource,
   signal,
 } from '@angular/core';
@@ -85,15 +86,20 @@ export class Climate {
       const [shown, window] = [this.shown(), this.window()];
       return shown === undefined || window === undefined ? undefined : { channel: shown.channel, window };
     },
-    loader: async ({ params: { channel, window } }) => {
+    loader: async ({ params: { channel, window } }): Promise<Drawn> => {
       const thinner = await this.store.thinned(TENT, channel, window);
       // Between two bins lie as many minutes as a bin is wide.
       const gapMs = Math.max(GAP_MS, (2 * (window.toMs - window.fromMs)) / window.pixels, SLOWEST_MS);
       return { channel, window, parts: thinner.stretches(gapMs) };
     },
   });
+  /** What is drawn: it stays until the next is there, so that nothing jumps. */
+  private readonly drawn = linkedSignal<Drawn | undefined, Drawn | undefined>({
+    source: () => (this.thinned.hasValue() ? this.thinned.value() : undefined),
+    computation: (next, before) => next ?? before?.value,
+  });
   protected readonly words = computed(() => {
-    const value = this.thinned.hasValue() ? this.thinned.value() : undefined;
+    const value = this.drawn();
     const bins = value?.parts.flat() ?? [];
     if (value === undefined || bins.length === 0) {
       return '';
@@ -109,7 +115,7 @@ export class Climate {
   });
   protected readonly options = computed<EChartsCoreOption | undefined>(() => {
     this.night.light();
-    const value = this.thinned.hasValue() ? this.thinned.value() : undefined;
+    const value = this.drawn();
     return value && this.optionsOf(value.parts, value.window);
   });
 
@@ -148,6 +154,12 @@ export class Climate {
       ],
     };
   }
+}
+
+interface Drawn {
+  readonly channel: Channel;
+  readonly window: Window;
+  readonly parts: readonly (readonly Bin[])[];
 }
 
 type Point = [number, number | null];
