@@ -230,7 +230,17 @@ describe('what a cooker shows of itself', () => {
   });
 
   it('a slip of a button teaches nothing', () => {
-    expect(learnedFrom([{ ...facts(), waterLeftMl: cook.waterMl }]).waterFactor).toBeUndefined();
+    const lost = waterLostMl(10, 100);
+    const after = (shareLost: number) =>
+      learnedFrom([{ ...facts(), waterLeftMl: cook.waterMl - shareLost * lost }]);
+    // More left than went in, nothing lost, and a pot that lost thrice and more of the usual: spilt or mistyped.
+    for (const share of [-1, 0, 0.29, 3.01]) {
+      expect(after(share).waterFactor).withContext(`${share}`).toBeUndefined();
+      expect(after(share).cooks.water).toBe(0);
+    }
+    expect([after(0.31).cooks.water, after(2.99).cooks.water]).toEqual([1, 1]);
+    // A cook that was stopped before it boiled has lost nothing that could be compared.
+    expect(learnedFrom([{ ...facts({ until: 1 }), waterLeftMl: 0 }]).cooks.water).toBe(0);
   });
 });
 

@@ -52,6 +52,19 @@ describe('the plan of a day', () => {
     expect(day.cooks[0]!.parts.map((p) => p.places)).toEqual([5, 3]);
   });
 
+  it('gives the cooker free when it is open, and twenty minutes later for the next', () => {
+    const day = planDay(
+      [waiting('grain', 'quart-jar', 8), waiting('grain', 'quart-jar', 8)],
+      [canner],
+      house,
+    );
+    for (const { plan, startsAt, heatOffAt, endsAt } of day.cooks) {
+      expect(heatOffAt - startsAt).toBeCloseTo(plan.comeUpMinutes + plan.ventMinutes + plan.holdMinutes, 9);
+      expect(endsAt - heatOffAt).toBeCloseTo(plan.openAfterMinutes + 20, 9);
+    }
+    expect(day.cooks[1]!.startsAt).toBe(day.cooks[0]!.endsAt);
+  });
+
   it('never mixes programmes: broth that browns, grain, blocks', () => {
     const day = planDay(
       [waiting('grain', 'quart-jar', 2), waiting('liquid', 'bottle-500', 2), waiting('bulk', 'block-bag', 1)],

@@ -23,12 +23,12 @@ const SENSIBLE = { least: 0.3, most: 3 };
 /** Medians over the latest cooks of one appliance. */
 export function learnedFrom(cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[]): Learned {
   const latest = cooks.slice(-LATEST);
-  const comeUp = latest.flatMap(comeUpFactorOf);
-  const water = latest.flatMap(waterFactorOf);
+  const comeUp = latest.flatMap(comeUpFactorOf).filter(isSensible);
+  const water = latest.flatMap(waterFactorOf).filter(isSensible);
   const cooling = latest.flatMap(coolingOf);
   return {
-    comeUpFactor: medianOf(comeUp.filter(isSensible)),
-    waterFactor: medianOf(water.filter(isSensible)),
+    comeUpFactor: medianOf(comeUp),
+    waterFactor: medianOf(water),
     coolingRate: medianOf(cooling),
     cooks: { comeUp: comeUp.length, water: water.length, cooling: cooling.length },
   };
@@ -49,8 +49,7 @@ function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?:
     return [];
   }
   const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS);
-  const lost = cook.waterMl - waterLeftMl;
-  return lost > 0 && expected > 0 ? [lost / expected] : [];
+  return expected > 0 ? [(cook.waterMl - waterLeftMl) / expected] : [];
 }
 
 function coolingOf({ cook, state, logs }: CookFacts): number[] {

@@ -183,6 +183,16 @@ describe('drops towards a pH', () => {
         5.6,
       ),
     ).toEqual(jasmine.objectContaining({ kind: 'drops', agent: 'acid', drops: 3 }));
+    // Four drops took 0.8: one takes 0.2, and two thirds of what is left to go are three again.
+    expect(
+      nextDrops(
+        [
+          { ph: 7.4, drops: 0 },
+          { ph: 6.6, drops: 4 },
+        ],
+        5.6,
+      ),
+    ).toEqual(jasmine.objectContaining({ drops: 3, perDrop: jasmine.any(Number) }));
     expect(
       nextDrops(
         [

@@ -77,6 +77,20 @@ describe('the forecast of full colonization', () => {
     ];
     expect(fitColonization(stalled).stalled).toBeTrue();
     expect(fitColonization(stalled.slice(0, 2)).stalled).toBeFalse();
+    const stuckAt = (fraction: number) =>
+      fitColonization([
+        { day: 10, fraction },
+        { day: 14, fraction },
+      ]).stalled;
+    // Nothing to be seen yet is no stall, a speck is; at nine tenths the rest is hard to see.
+    expect([0, 0.01, 0.5, 0.89, 0.9].map(stuckAt)).toEqual([false, true, true, true, false]);
+    // Four days, not less; and two points are a gain.
+    const over = (days: number, gain: number) =>
+      fitColonization([
+        { day: 10, fraction: 0.4 },
+        { day: 10 + days, fraction: 0.4 + gain },
+      ]).stalled;
+    expect([over(3.9, 0), over(4, 0), over(4, 0.019), over(4, 0.021)]).toEqual([false, true, true, false]);
     expect(
       fitColonization([
         { day: 10, fraction: 0.95 },

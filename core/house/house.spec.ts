@@ -3,15 +3,18 @@ import {
   buildHouse,
   checkEntry,
   dueItems,
+  fedBy,
   hollinRow,
   isLate,
   labelContent,
   makeBatch,
+  newId,
   nextNumber,
   receiveCulture,
   resolveFormula,
   scaleFormula,
   seededRandom,
+  withRows,
   type Entry,
   type House,
   type Records,
@@ -91,6 +94,34 @@ describe('the made-up household', () => {
     expect(six.length).toBe(6);
     const l6 = batch('L6').vessels[0]!.vessel.id;
     six.forEach((v) => expect(v.state.sourceVesselIds).toEqual([l6]));
+  });
+
+  it('counts what a broth fed, and how much of that went bad', () => {
+    const of = (code: string) =>
+      fedBy(
+        [...house.vesselById.values()].find((v) => v.code === code)!,
+        house,
+      );
+    expect(of('L6-1')).toEqual({ fed: 9, bad: 6 });
+    expect(of('L5-1').bad).toBe(0);
+    expect(of('L5-1').fed).toBeGreaterThan(0);
+  });
+
+  it('dates a suspicion by the look that had it first', () => {
+    const jar = house.batches.flatMap((b) => b.vessels).find((v) => v.state.suspect !== undefined)!;
+    const first = jar.state.suspectAt!;
+    const look = records.entries.find((e) => e.kind === 'inspected')!;
+    const later = new Date(Date.parse(first) + DAY_MS).toISOString();
+    const again = {
+      ...look,
+      id: newId(NOW, seededRandom(3)) as never,
+      at: later,
+      notedAt: later,
+      vesselIds: [jar.vessel.id],
+      suspect: 'yeast' as const,
+    };
+    const { state } = withRows(house, { entries: [again] }).vesselById.get(jar.vessel.id)!;
+    expect([state.suspectAt, state.suspect]).toEqual([first, 'yeast']);
   });
 
   it('tells of a cook that was hardly vented: only its jars turned', () => {

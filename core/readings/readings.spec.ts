@@ -7,6 +7,7 @@ import {
   MINUTE_MS,
   ReadingChunk,
   Thinner,
+  asProfile,
   chunksWith,
   courseOf,
   isLogKeptAsEntry,
@@ -250,6 +251,17 @@ describe('what a house keeps of a chunk', () => {
       values: [20, 1370, -50, 21],
     });
     expect(values).toEqual([20, 21]);
+  });
+});
+
+describe('readings as a profile', () => {
+  it('are minutes since a start, before it too', () => {
+    const readings = every(90, 3, (i) => 20 + i);
+    expect(asProfile(readings, START_MS + MINUTE_MS)).toEqual([
+      { minutes: -1, celsius: 20 },
+      { minutes: 0.5, celsius: 21 },
+      { minutes: 2, celsius: 22 },
+    ]);
   });
 });
 

@@ -93,6 +93,7 @@ function unitChecks(): Check[] {
   return [
     row('US gallon', 3785.411784, convert(1, 'gallon', 'ml'), 1e-9, 'ml'),
     row('US quart', 946.352946, convert(1, 'quart', 'ml'), 1e-9, 'ml'),
+    row('US pint', 473.176473, convert(1, 'pint', 'ml'), 1e-9, 'ml'),
     row('US cup', 236.5882365, convert(1, 'cup', 'ml'), 1e-9, 'ml'),
     row('fluid ounce', 29.5735295625, convert(1, 'floz', 'ml'), 1e-9, 'ml'),
     row('tablespoon', 14.78676478125, convert(1, 'tbsp', 'ml'), 1e-9, 'ml'),
