@@ -11,6 +11,7 @@ const COMMANDS = {
   bench: () => import('./bench.mjs').then((m) => m.bench()),
   'bench-large': () => import('./bench-large.mjs').then((m) => m.benchLarge()),
   screenshots: () => import('./screenshots.mjs').then((m) => m.screenshots()),
+  mutants: () => import('./mutants.mjs').then((m) => m.mutants()),
   docs: () => import('./docs.mjs').then((m) => m.docs()),
 };
 

@@ -49,7 +49,8 @@ function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?:
     return [];
   }
   const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS);
-  return expected > 0 ? [(cook.waterMl - waterLeftMl) / expected] : [];
+  // Where nothing could be lost this is no number, and no sensible factor.
+  return [(cook.waterMl - waterLeftMl) / expected];
 }
 
 function coolingOf({ cook, state, logs }: CookFacts): number[] {
