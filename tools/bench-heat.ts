@@ -61,7 +61,7 @@ function timed(act: () => unknown, runs = RUNS, warm = WARM): number[] {
 function curve(shape: Shape): number {
   const body = bodyOf(shape, FILMS, BED, 1);
   const { minutes, celsius } = respond(body, [body.sharesAt({ out: 0, up: 0.5 })], SIX_HOURS, 20, STEP_MIN);
-  return f0OfCurve(minutes, celsius[0]!);
+  return f0OfCurve(minutes, celsius[0]);
 }
 
 export function heatTimes(): readonly HeatTime[] {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import type { Reason } from '../../core/index';
 import { Slip } from './slip';
 
-/** Why a number is what it is. Opens beside it; focus moves in, and the opener takes it back on close. */
+/** Why a number is what it is. */
 @Component({
   selector: 'nw-reason-slip',
   imports: [Slip],

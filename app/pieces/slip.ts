@@ -1,14 +1,20 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   ElementRef,
   afterNextRender,
+  effect,
+  inject,
   input,
   output,
   viewChild,
 } from '@angular/core';
 
-/** The frame of a slip that opens beside a number: its title, Close, and the focus, which moves in. */
+/**
+ * The frame of a slip that opens beside a number: its title, Close, and the focus, which moves in, and back to what opened
+ * it.
+ */
 @Component({
   selector: 'nw-slip',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -49,8 +55,22 @@ export class Slip {
   private readonly close = viewChild.required<ElementRef<HTMLButtonElement>>('close');
 
   constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    let opener: Element | null = null;
+    effect(() => {
+      // Another number was pressed: that one takes the focus back now.
+      this.title();
+      const { activeElement } = document;
+      opener = host.contains(activeElement) ? opener : activeElement;
+    });
     afterNextRender(() => {
       this.close().nativeElement.focus();
+    });
+    inject(DestroyRef).onDestroy(() => {
+      // What had the focus is gone by now; where something else was pressed, that keeps it.
+      if (document.activeElement === document.body && opener instanceof HTMLElement) {
+        opener.focus();
+      }
     });
   }
 }

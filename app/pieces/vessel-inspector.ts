@@ -30,7 +30,7 @@ import { photoFrom } from '../data/devices/photo';
 import { PhotoStore } from '../data/store/photo-store';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
-import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, rangeWords } from '../data/words/words';
+import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, dayWords, rangeWords } from '../data/words/words';
 import { Keys } from '../data/devices/keys';
 import { FateList } from './fate-list';
 import { Plaque } from './plaque';
@@ -68,10 +68,6 @@ export class VesselInspector {
   protected readonly hasPhoto = computed(() => this.photo() !== undefined);
 
   protected readonly fraction = computed(() => lastFraction(this.vessel()));
-  protected readonly day = computed(() => {
-    const at = this.vessel().state.inoculatedAt;
-    return at === undefined ? undefined : Math.floor((this.time.now() - Date.parse(at)) / DAY_MS);
-  });
   protected readonly forecast = computed(() => forecastVessel(this.vessel()));
   protected readonly expected = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
@@ -91,11 +87,13 @@ export class VesselInspector {
     return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
   });
   protected readonly dayWords = computed(() => {
-    const day = this.day();
     const { state } = this.vessel();
+    const at = state.inoculatedAt;
     const parts = [
       this.place(),
-      day === undefined || !this.isRunning() ? PHASE_WORDS[state.phase] : `day ${day}`,
+      at === undefined || !this.isRunning()
+        ? PHASE_WORDS[state.phase]
+        : dayWords(Date.parse(at), this.time.now()),
       this.isRunning() ? this.fullWords() : '',
     ].filter(Boolean);
     return `${parts.join(', ')}.`;

@@ -26,6 +26,18 @@ export class CoreError extends RangeError {
   }
 }
 
+/** What is worked out of an input, or something else where the input is refused. Any other error is a fault, and passes on. */
+export function unlessRefused<T, O>(act: () => T, otherwise: O): T | O {
+  try {
+    return act();
+  } catch (error) {
+    if (error instanceof CoreError) {
+      return otherwise;
+    }
+    throw error;
+  }
+}
+
 /** A conversion that cannot be made: an unknown unit, or volume to mass without a density. */
 export class UnitError extends CoreError {
   override readonly name = 'UnitError';

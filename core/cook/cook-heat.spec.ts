@@ -269,6 +269,15 @@ describe('a filled vessel as heat sees it', () => {
       widthMm: 200,
       heightMm: 50,
     });
+    // Two measures make no box: it is taken as a cylinder of its width.
+    for (const two of [
+      { lengthMm: 300, widthMm: 200 },
+      { heightMm: 100 },
+      { lengthMm: 300, heightMm: 100 },
+    ]) {
+      const load = thermalLoadOf({ vessel: { ...vessel('quart-jar'), ...two }, stage: 'grain' });
+      expect(load.kind === 'solid' && load.shape.kind).toBe('cylinder');
+    }
     const own = thermalLoadOf({ vessel: { ...vessel('quart-jar'), diameterMm: 100 }, stage: 'grain' });
     expect(own.kind === 'solid' && own.shape.kind === 'cylinder' && own.shape.radiusMm).toBe(50);
   });

@@ -46,6 +46,15 @@ const verdict = (proofs: readonly Proof[], probed?: number, state = stateOf()) =
   cookVerdict(state, cook, { proofs, probedF0: probed });
 
 describe('the verdict of a cook', () => {
+  it('seven minutes of vent and the whole hold are asked for, to the half minute that a press may be off', () => {
+    const reasons = (vent: number, hold: number) => verdict([], undefined, stateOf(vent, hold)).reasons;
+    expect(reasons(6.5, 100)).toEqual(['held as planned']);
+    expect(reasons(6.4, 100)).toEqual(['hardly vented']);
+    expect(reasons(7, 99.5)).toEqual(['held as planned']);
+    expect(reasons(7, 99.4)).toEqual(['held too short']);
+    expect(reasons(6.4, 99.4)).toEqual(['hardly vented', 'held too short']);
+  });
+
   it('a clock proves time only, and a strip only exposure', () => {
     expect(verdict([])).toEqual({ word: 'by-time', reasons: ['held as planned'] });
     expect(verdict([{ kind: 'strip', changed: true }])).toEqual({

@@ -45,7 +45,7 @@ export function holdForF0(input: HoldInput): number {
       input.initialCelsius,
       load.stepMinutes,
     );
-    return f0OfCurve(minutes, input.cap === true ? cappedAt(chamberCelsius, celsius[0]!) : celsius[0]!);
+    return f0OfCurve(minutes, input.cap === true ? cappedAt(chamberCelsius, celsius[0]) : celsius[0]);
   };
   const hold = holdReaching(earned, target, WITHIN_MIN, most);
   if (hold === undefined) {

@@ -120,7 +120,7 @@ function warmMiddle(shape: Shape, film: number, startC: number, around: readonly
     startC,
     STEP_MINUTES,
   );
-  const middleC = Array.from(celsius[0]!);
+  const middleC = Array.from(celsius[0]);
   const warm = middleC.filter((c) => c >= PASTEURIZE_C).length;
   const first = middleC.findIndex((c) => c >= PASTEURIZE_C);
   return {

@@ -1,6 +1,6 @@
 import { CoreError } from '../base/errors.js';
 import type { CookId, VesselId } from '../record/ids.js';
-import type { Subject } from '../record/readings.js';
+import { partsOfSubject, type Subject } from '../record/readings.js';
 import { requireInstant } from './check-entry.js';
 import type { House } from './derive/house.js';
 
@@ -15,7 +15,7 @@ export function checkReadings(
   { fromMs, toMs }: { readonly fromMs: number; readonly toMs: number },
   nowMs: number,
 ): void {
-  const [kind, id] = subject.split(':') as ['cook' | 'vessel' | 'place', string];
+  const { kind, id } = partsOfSubject(subject);
   const isHere =
     kind === 'place' ||
     (kind === 'cook' ? house.cookById.has(id as CookId) : house.vesselById.has(id as VesselId));

@@ -56,6 +56,7 @@ export {
   MOST_SECONDS_IN_CHUNK,
   ReadingChunk,
   Subject,
+  partsOfSubject,
   subjectOfCook,
   subjectOfPlace,
   subjectOfVessel,

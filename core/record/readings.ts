@@ -101,6 +101,15 @@ export function subjectOfPlace(place: Place): Subject {
   return `place:${place}`;
 }
 
+/** What a subject is, and its identity or the name of its place. */
+export function partsOfSubject(subject: Subject): {
+  readonly kind: 'cook' | 'vessel' | 'place';
+  readonly id: string;
+} {
+  const [kind, id] = subject.split(':');
+  return { kind: kind === 'cook' || kind === 'vessel' ? kind : 'place', id: id ?? '' };
+}
+
 function isRising(numbers: readonly number[]): boolean {
   return numbers.every((n, i) => i === 0 || n >= numbers[i - 1]!);
 }

@@ -8,6 +8,7 @@ import {
   idOfName,
   logOf,
   newId,
+  partsOfSubject,
   subjectOfCook,
   type ChannelReading,
   type CookId,
@@ -233,7 +234,6 @@ function requireTimes(
 
 function cookOf({ subject, channel }: ReadingChunk): { id: CookId; channel: CookChannel } | undefined {
   const own = CookChannel.safeParse(channel);
-  return subject.startsWith('cook:') && own.success
-    ? { id: subject.slice('cook:'.length) as CookId, channel: own.data }
-    : undefined;
+  const { kind, id } = partsOfSubject(subject);
+  return kind === 'cook' && own.success ? { id: id as CookId, channel: own.data } : undefined;
 }

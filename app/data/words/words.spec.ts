@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { durationWords, Entry, resolveFormula, scaleFormula, type House } from '../../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { Journal, type Said } from '../journal/journal';
-import { amountWords, entryWords, moneyWords } from './words';
+import { amountWords, dayWords, entryWords, moneyWords } from './words';
 
 describe('words of amounts', () => {
   it('are short, with a decimal only where it counts', () => {
@@ -75,5 +75,16 @@ describe('words of what was noted while a medium was made', () => {
     const unknown = house.records.vessels[0]!.id as never;
     expect(await journal.say({ kind: 'squeezed', batchId: unknown, result: 'wet' })).toBeFalse();
     expect(setup.house().records.entries.length).toBe(1);
+  });
+});
+
+describe('days', () => {
+  it('are those of the calendar, not twenty-four hours', () => {
+    const at = (day: number, hour: number) => new Date(2026, 2, day, hour).getTime();
+    expect(dayWords(at(2, 22), at(2, 23))).toBe('day 0');
+    expect(dayWords(at(2, 22), at(3, 7))).toBe('day 1');
+    expect(dayWords(at(2, 1), at(3, 23))).toBe('day 1');
+    // A week with the night in which the clock goes forward, wherever that is.
+    expect(dayWords(at(25, 12), at(25 + 7, 12))).toBe('day 7');
   });
 });

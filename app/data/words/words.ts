@@ -1,4 +1,4 @@
-import { format, isSameDay } from 'date-fns';
+import { differenceInCalendarDays, format, isSameDay } from 'date-fns';
 import {
   DAY_MS,
   formatNumber,
@@ -97,6 +97,11 @@ const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
   maximum: 'maximum thermometer read',
   indicator: 'biological indicator read',
 };
+
+/** "day 11", counted in days of the calendar: what was done yesterday evening is a day old this morning. */
+export function dayWords(sinceMs: number, nowMs: number): string {
+  return `day ${differenceInCalendarDays(nowMs, sinceMs)}`;
+}
 
 /** "13:48" today, "Thu 09:00" this week, "3 Nov" else. */
 export function shortTime(ms: number, nowMs: number): string {

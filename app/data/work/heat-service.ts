@@ -17,11 +17,17 @@ import {
   HOLDS_RECKONED,
 } from '../../../core/index';
 import { HeatWorker } from '../../workers/heat-client';
+import { Notices } from '../store/notices';
+import { messageOf } from '../words/message-of';
+
+/** The matter of notices about what the middle gets. */
+const HEAT = 'heat of the middle';
 
 /** What the middle of vessels likely gets, with what this house has measured of vessels and media of that kind. */
 @Injectable({ providedIn: 'root' })
 export class HeatService {
   private readonly worker = inject(HeatWorker);
+  private readonly notices = inject(Notices);
 
   /** Everything that was measured in vessels of this type with this medium. */
   observations(house: House, contents: Contents, nowMs: number, except?: CookView): readonly Observation[] {
@@ -35,16 +41,17 @@ export class HeatService {
       .flatMap((c) => observationsOf(c, nowMs));
   }
 
+  /** @returns undefined for a question that was overtaken by another, or could not be answered: the page says so then */
   band(
     kind: string,
     run: Run,
     observations: readonly Observation[],
     targetF0 = USUAL_TARGET_F0,
   ): Promise<HeatBand | undefined> {
-    return this.worker.band(kind, run, this.question(observations, targetF0));
+    return this.told(this.worker.band(kind, run, this.question(observations, targetF0)));
   }
 
-  /** The chance of the target at a range of holds of one plan. */
+  /** The chance of the target at a range of holds of one plan; undefined as above. */
   holds(
     kind: string,
     contents: Contents,
@@ -57,7 +64,22 @@ export class HeatService {
       holdMinutes,
       run: runOf(contents, { ...planned, holdMinutes }, startC),
     }));
-    return this.worker.holds(kind, runs, this.question(observations, targetF0));
+    return this.told(this.worker.holds(kind, runs, this.question(observations, targetF0)));
+  }
+
+  private async told<T>(answer: Promise<T | undefined>): Promise<T | undefined> {
+    try {
+      const found = await answer;
+      this.notices.settled(HEAT);
+      return found;
+    } catch (error) {
+      this.notices.show({
+        text: `What the middle likely gets could not be reckoned: ${messageOf(error)} The clock and the hold stand.`,
+        isKept: false,
+        about: HEAT,
+      });
+      return undefined;
+    }
   }
 
   private question(observations: readonly Observation[], targetF0: number) {

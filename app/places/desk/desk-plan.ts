@@ -1,4 +1,4 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
   adviseTreatment,
   costOf,
@@ -29,6 +29,7 @@ import {
   type ScaledFormula,
   type Stage,
   type Treatment,
+  unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
@@ -189,15 +190,11 @@ export class DeskPlan {
     return typed ?? (answer !== undefined && 'problem' in answer ? answer.problem : '');
   });
 
-  private lastGood: Answer | undefined;
   /** The last plan that could be computed; it stays on screen while something typed is wrong. */
-  readonly shown = computed(() => {
-    const answer = this.answer();
-    if (answer !== undefined && 'scaled' in answer) {
-      this.lastGood = answer;
-    }
-    return this.lastGood;
-  });
+  readonly shown = linkedSignal<ReturnType<typeof this.answer>, Answer | undefined>({
+    source: this.answer,
+    computation: (answer, before) => (answer !== undefined && 'scaled' in answer ? answer : before?.value),
+  }).asReadonly();
 
   readonly nextNumber = computed(() => {
     const house = this.store.house();
@@ -345,17 +342,13 @@ export class DeskPlan {
     }
   }
 
-  private opener: HTMLElement | undefined;
-
-  /** Opens the slip of a number; the pressed thing takes the focus back when it closes. */
-  ask(asked: Asked, event: Event): void {
-    this.opener = event.currentTarget instanceof HTMLElement ? event.currentTarget : undefined;
+  /** Opens the slip of a number. */
+  ask(asked: Asked): void {
     this.asked.set(asked);
   }
 
   closeReason(): void {
     this.asked.set(undefined);
-    this.opener?.focus();
   }
 
   note(field: string, problem: string): void {
@@ -365,9 +358,5 @@ export class DeskPlan {
 
 /** A negative price must not take the amounts away. */
 function costFor(scaled: ScaledFormula, house: Household, cooksNeeded: number): BatchCost | undefined {
-  try {
-    return costOf(scaled, house, cooksNeeded);
-  } catch {
-    return undefined;
-  }
+  return unlessRefused(() => costOf(scaled, house, cooksNeeded), undefined);
 }

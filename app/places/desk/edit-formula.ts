@@ -24,6 +24,7 @@ import {
   vesselsFor,
   type Figure,
   type Formula,
+  unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
@@ -105,14 +106,14 @@ export class EditFormula {
     if (typed === undefined || 'problem' in typed) {
       return undefined;
     }
-    try {
-      const formula = resolveFormula(typed, this.materials());
-      const vessel = vesselsFor(typed.stage, this.records()?.vesselTypes ?? [])[0]!;
-      const scaled = scaleFormula(formula, { vessel, count: 1, scaleStepG: 0.01 });
-      return auditFormula([...scaled.parts, { massG: Math.max(0, scaled.waterG) }]);
-    } catch {
-      return undefined;
-    }
+    const [vessel] = vesselsFor(typed.stage, this.records()?.vesselTypes ?? []);
+    return vessel === undefined
+      ? undefined
+      : unlessRefused(() => {
+          const formula = resolveFormula(typed, this.materials());
+          const scaled = scaleFormula(formula, { vessel, count: 1, scaleStepG: 0.01 });
+          return auditFormula([...scaled.parts, { massG: Math.max(0, scaled.waterG) }]);
+        }, undefined);
   });
 
   constructor() {

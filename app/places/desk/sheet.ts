@@ -9,6 +9,7 @@ import {
   planCook,
   type BatchView,
   type CookPlan,
+  unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { download } from '../../data/store/download';
@@ -81,17 +82,10 @@ export class Sheet {
       return undefined;
     }
     const { vessel, wetG, vesselsPerPlace } = inCooker(view.batch);
-    try {
-      return planCook({
-        appliance,
-        house,
-        vessel,
-        vesselWetG: wetG,
-        count: placesNeeded(view.vessels.length, vesselsPerPlace),
-        stage: view.batch.stage,
-      });
-    } catch {
-      return undefined;
-    }
+    const count = placesNeeded(view.vessels.length, vesselsPerPlace);
+    return unlessRefused(
+      () => planCook({ appliance, house, vessel, vesselWetG: wetG, count, stage: view.batch.stage }),
+      undefined,
+    );
   }
 }

@@ -11,6 +11,7 @@ import {
   pluralOf,
   type VesselKind,
   type VesselType,
+  unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
@@ -97,14 +98,12 @@ export class Vessels {
     ),
   );
   /** What the typed measures come to, while they are typed. */
-  protected readonly preview = computed(() => {
-    try {
+  protected readonly preview = computed(() =>
+    unlessRefused(() => {
       const ml = this.capacityMl();
       return `Holds ${this.volume(ml)} to the brim, ${this.volume(ml * this.form_().fillLimit)} at most.`;
-    } catch {
-      return '';
-    }
-  });
+    }, ''),
+  );
 
   protected choose(kind: string): void {
     this.form_.set(KINDS.find((k) => k.kind === kind) ?? KINDS[0]!);

@@ -1,4 +1,4 @@
-import { CONTAMINANT_WORDS, rangeWords } from '../../data/words/words';
+import { CONTAMINANT_WORDS, dayWords, rangeWords } from '../../data/words/words';
 import {
   DAY_MS,
   forecastVessel,
@@ -66,7 +66,6 @@ function shelfBatch(
   nowMs: number,
 ): ShelfBatch {
   const start = view.inoculatedAtMs ?? nowMs;
-  const day = (nowMs - start) / DAY_MS;
   const sound = vessels.filter((v) => v.state.suspect === undefined);
   const shake = toShake(view, nowMs);
   const shakeNow = shake !== undefined && shake.fromMs <= nowMs ? shake.vessels : [];
@@ -75,7 +74,7 @@ function shelfBatch(
   const full = sound.length > 0 && sound.every(isRunFull);
   return {
     view,
-    details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, day ${Math.floor(day)}`,
+    details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, ${dayWords(start, nowMs)}`,
     full:
       full || view.forecast === undefined
         ? full

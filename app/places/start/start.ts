@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import {
   CoreError,
@@ -15,6 +15,7 @@ import {
   type Appliance,
   type Household,
   type Records,
+  unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { ArchiveService } from '../../data/work/archive-service';
@@ -23,6 +24,11 @@ import { pressureWords } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';
+
+interface FirstPlan {
+  readonly scaled: ReturnType<typeof scaleFormula>;
+  readonly cook: ReturnType<typeof planCook>;
+}
 
 const SPARE = 0.05;
 const FIRST_FORMULA = 'wheat-spawn';
@@ -134,22 +140,14 @@ export class Start {
   protected readonly problem = computed(
     () => Object.values(this.typed()).find(Boolean) ?? this.answer().problem ?? '',
   );
-  private lastGood:
-    { scaled: ReturnType<typeof scaleFormula>; cook: ReturnType<typeof planCook> } | undefined;
-  protected readonly plan = computed(() => {
-    const answer = this.answer();
-    if (answer.scaled !== undefined) {
-      this.lastGood = answer;
-    }
-    return this.lastGood;
-  });
-  protected readonly atmosphere = computed(() => {
-    try {
-      return formatNumber(atmosphericPressure(this.altitudeM()) * 10);
-    } catch {
-      return '?';
-    }
-  });
+  /** The last plan that could be computed; it stays on screen while something typed is wrong. */
+  protected readonly plan = linkedSignal<ReturnType<typeof this.answer>, FirstPlan | undefined>({
+    source: this.answer,
+    computation: (answer, before) => (answer.scaled === undefined ? before?.value : answer),
+  }).asReadonly();
+  protected readonly atmosphere = computed(() =>
+    unlessRefused(() => formatNumber(atmosphericPressure(this.altitudeM()) * 10), '?'),
+  );
 
   protected note(field: string, problem: string): void {
     this.typed.update((all) => ({ ...all, [field]: problem }));

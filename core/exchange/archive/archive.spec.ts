@@ -12,7 +12,9 @@ import {
   csvOf,
   emptyRecords,
   hollinRow,
+  isSameRow,
   newId,
+  openArchive,
   parseArchive,
   partsOfPhotos,
   seededRandom,
@@ -20,6 +22,7 @@ import {
   writeArchive,
   type Records,
 } from '../../index.js';
+import { sourceOf } from './read-archive.js';
 import { WRITTEN, anyRecords } from '../../testing/any-records.js';
 import { hostileRun, overlapping, withTwin } from '../../testing/hostile-archives.js';
 import { DAY_MS, START_MS } from '../../testing/sample-house.js';
@@ -55,6 +58,30 @@ describe('the archive', () => {
     const { records } = parseArchive(writeArchive({ ...emptyRecords(), ...old.tables }, WRITTEN));
     expect(records.batches.length).toBe(old.tables.batches.length);
     expect(buildHouse(records).batches.length).toBeGreaterThan(0);
+  });
+
+  it('says how far it is read, from nothing to all of it', () => {
+    const shares: number[] = [];
+    openArchive(sourceOf(writeArchive(hollinRow(NOW, NOW), WRITTEN)), (share) => shares.push(share));
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect(shares[0]!).toBeGreaterThan(0);
+    expect(shares.at(-1)!).toBeGreaterThan(0.999);
+    expect(shares.at(-1)!).toBeLessThanOrEqual(1);
+  });
+
+  it('tells two photos of one size apart by their ends', () => {
+    const photo = (...bytes: number[]) => ({
+      id: 'a',
+      bytes: new Uint8Array([...Array<number>(200).fill(7), ...bytes]),
+    });
+    expect(isSameRow(photo(1), photo(1))).toBeTrue();
+    expect(isSameRow(photo(1), photo(2))).toBeFalse();
+    expect(isSameRow(photo(1), photo(7, 1))).toBeFalse();
+    const front = (first: number) => ({
+      id: 'a',
+      bytes: new Uint8Array([first, ...Array<number>(200).fill(7)]),
+    });
+    expect(isSameRow(front(1), front(2))).toBeFalse();
   });
 
   it('is plain text that other programs can read: one JSON line a row', () => {

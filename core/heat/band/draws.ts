@@ -34,11 +34,11 @@ export function effectiveCount({ weights }: Draws): number {
  * The values below which shares of the weight lie, with one sorting. Ours, since the library's quantiles know no weights.
  * @param shares rising
  */
-export function weightedQuantiles(
+export function weightedQuantiles<const S extends readonly number[]>(
   values: ArrayLike<number>,
   weights: Float64Array,
-  shares: readonly number[],
-): readonly number[] {
+  shares: S,
+): { readonly [K in keyof S]: number } {
   const order = Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
   const found: number[] = [];
   let sum = 0;
@@ -49,5 +49,6 @@ export function weightedQuantiles(
     }
   }
   const last = values[order[order.length - 1]!]!;
-  return shares.map((_, n) => found[n] ?? last);
+  // Mapping a tuple loses its length.
+  return shares.map((_, n) => found[n] ?? last) as { readonly [K in keyof S]: number };
 }

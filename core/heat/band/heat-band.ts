@@ -70,7 +70,7 @@ export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes =
 
 /** Where 8 in 10 of some weighted values lie. */
 export function likelyOf(values: ArrayLike<number>, weights: Float64Array): Likely {
-  const [low, middle, high] = weightedQuantiles(values, weights, SHARES) as [number, number, number];
+  const [low, middle, high] = weightedQuantiles(values, weights, SHARES);
   return { low, middle, high };
 }
 

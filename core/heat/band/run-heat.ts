@@ -49,13 +49,13 @@ export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: numbe
     run.initialCelsius,
     stepMinutes,
   );
-  const coreCelsius = cappedAt(chamberCelsius, celsius[0]!);
+  const coreCelsius = cappedAt(chamberCelsius, celsius[0]);
   return {
     minutes,
     chamberCelsius,
     coreCelsius,
     coreF0: f0OfCurve(minutes, coreCelsius),
-    uncappedF0: f0OfCurve(minutes, celsius[0]!),
+    uncappedF0: f0OfCurve(minutes, celsius[0]),
   };
 }
 
@@ -86,7 +86,7 @@ export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: 
     run.initialCelsius,
     STEP_MINUTES,
   );
-  return { wallF0: f0OfCurve(minutes, celsius[0]!), meanF0: f0OfCurve(minutes, celsius[1]!) };
+  return { wallF0: f0OfCurve(minutes, celsius[0]), meanF0: f0OfCurve(minutes, celsius[1]) };
 }
 
 function bodyAt({ body }: DrawnLoad): { readonly body: Body; readonly shares: Float64Array } {

@@ -69,13 +69,14 @@ export interface DrawnLoad {
  * middle of everything.
  */
 export function drawLoad(load: ThermalLoad, normals: ArrayLike<number>): DrawnLoad {
-  const [bed, wall, top, fill, purge, gauge] = [0, 1, 2, 3, 4, 5].map((i) => normals[i] ?? 0) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
+  const normal = (i: number) => normals[i] ?? 0;
+  const [bed, wall, top, fill, purge, gauge] = [
+    normal(0),
+    normal(1),
+    normal(2),
+    normal(3),
+    normal(4),
+    normal(5),
   ];
   const purgeFactor = Math.exp(PURGE_SIGMA * purge);
   const gaugeErrorC = GAUGE_SIGMA_C * gauge;
@@ -85,8 +86,8 @@ export function drawLoad(load: ThermalLoad, normals: ArrayLike<number>): DrawnLo
   }
   const shape = { ...load.shape, heightMm: load.shape.heightMm * Math.exp(FILL_SIGMA * fill) };
   const unitM = halfWidthMm(shape) / 1000;
-  const biot = (film: number, normal: number) =>
-    (film * Math.exp(FILM_SIGMA * normal) * unitM) / BED_CONDUCTIVITY;
+  const biot = (film: number, drawn: number) =>
+    (film * Math.exp(FILM_SIGMA * drawn) * unitM) / BED_CONDUCTIVITY;
   const side = biot(load.wallFilm, wall);
   return {
     body: {

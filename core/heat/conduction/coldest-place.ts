@@ -27,7 +27,7 @@ export function coldestPlace(
       initialCelsius,
       stepMinutes * COARSER,
     );
-    return f0OfCurve(minutes, cappedAt(chamberCelsius, celsius[0]!));
+    return f0OfCurve(minutes, cappedAt(chamberCelsius, celsius[0]));
   };
   let [low, high] = [0, 1];
   let [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];

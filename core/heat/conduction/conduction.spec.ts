@@ -236,7 +236,7 @@ describe('conduction', () => {
 
 function respondOf(body: ReturnType<typeof bodyOf>): Float64Array {
   const shares = body.sharesAt({ out: 0, up: 0.5 });
-  return respond(body, [shares], COOK, 20, 1 / 6).celsius[0]!;
+  return respond(body, [shares], COOK, 20, 1 / 6).celsius[0];
 }
 
 function worstOf(values: readonly number[], expected: ArrayLike<number> | number): number {

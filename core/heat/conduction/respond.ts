@@ -9,12 +9,12 @@ const MOST_MINUTES = 20_000;
 const NOT_QUITE_ZERO = 1e-200;
 
 /** Temperatures of a body at even steps, point by point. */
-export interface Response {
+export interface Response<S extends readonly Float64Array[]> {
   /** Minutes since the first point of the chamber's profile. */
   readonly minutes: Float64Array;
   readonly chamberCelsius: Float64Array;
   /** One row for each list of shares that was asked for. */
-  readonly celsius: readonly Float64Array[];
+  readonly celsius: { readonly [K in keyof S]: Float64Array };
 }
 
 /**
@@ -26,13 +26,13 @@ export interface Response {
  * @param stepMinutes between the answers; the last one falls on the profile's end
  * @throws CoreError for a profile that is too short or runs backwards
  */
-export function respond(
+export function respond<const S extends readonly Float64Array[]>(
   body: Body,
-  shares: readonly Float64Array[],
+  shares: S,
   chamber: readonly ProfilePoint[],
   initialCelsius: number,
   stepMinutes: number,
-): Response {
+): Response<S> {
   checkProfile(chamber);
   const from = chamber[0]!.minutes;
   const span = chamber[chamber.length - 1]!.minutes - from;
@@ -85,7 +85,8 @@ export function respond(
       }
     }
   }
-  return { minutes, chamberCelsius, celsius };
+  // Mapping a tuple loses its length.
+  return { minutes, chamberCelsius, celsius: celsius as { readonly [K in keyof S]: Float64Array } };
 }
 
 /** The lags of all modes. Holds the factors of the last step, since most steps are alike. */

@@ -55,14 +55,17 @@ export interface LoadHeat {
  */
 export function simulateLoad(input: LoadInput): LoadHeat {
   const load = prepareLoad(input);
-  const { minutes, chamberCelsius, celsius } = respond(
+  const {
+    minutes,
+    chamberCelsius,
+    celsius: [core, surface, mean],
+  } = respond(
     load.body,
     [load.body.sharesAt(load.place), load.body.sharesAt(WALL), load.body.meanShares],
     input.chamber,
     input.initialCelsius,
     load.stepMinutes,
   );
-  const [core, surface, mean] = celsius as [Float64Array, Float64Array, Float64Array];
   const from = input.chamber[0]!.minutes;
   const uncappedF0 = f0OfCurve(minutes, core);
   const credited = input.cap === true ? cappedAt(chamberCelsius, core) : core;

@@ -164,9 +164,7 @@ export class CookRecord {
       this.band.set(undefined);
       return;
     }
-    const band = await this.heat
-      .band('record', run, this.observations(), this.target())
-      .catch(() => undefined);
+    const band = await this.heat.band('record', run, this.observations(), this.target());
     if (band !== undefined) {
       this.band.set(band);
     }

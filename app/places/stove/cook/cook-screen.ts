@@ -242,9 +242,12 @@ export class CookScreen {
       this.band.set(undefined);
       return;
     }
-    const band = await this.heatService
-      .band(`cook ${this.view().cook.id}`, run, this.observations(), this.target())
-      .catch(() => undefined);
+    const band = await this.heatService.band(
+      `cook ${this.view().cook.id}`,
+      run,
+      this.observations(),
+      this.target(),
+    );
     if (band !== undefined) {
       this.band.set(band);
     }

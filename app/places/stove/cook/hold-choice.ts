@@ -62,7 +62,6 @@ export class HoldChoice {
   protected readonly shortest = SHORTEST_MIN;
   protected readonly longest = LONGEST_MIN;
   protected readonly band = signal<HeatBand | undefined>(undefined);
-  protected readonly problem = signal('');
   private readonly measured = signal<number | undefined>(undefined);
 
   private readonly run = computed(() => {
@@ -157,14 +156,9 @@ export class HoldChoice {
   protected readonly holdWords = holdWords;
 
   private async reckonBand(): Promise<void> {
-    try {
-      const band = await this.heat.band('load', this.run(), this.observations());
-      if (band !== undefined) {
-        this.band.set(band);
-        this.problem.set('');
-      }
-    } catch {
-      this.problem.set('The band could not be reckoned. The hold itself stands.');
+    const band = await this.heat.band('load', this.run(), this.observations());
+    if (band !== undefined) {
+      this.band.set(band);
     }
   }
 
@@ -175,9 +169,7 @@ export class HoldChoice {
       this.measuredHold.emit(undefined);
       return;
     }
-    const holds = await this.heat
-      .holds('load', contents, planned, startC, observations)
-      .catch(() => undefined);
+    const holds = await this.heat.holds('load', contents, planned, startC, observations);
     if (holds !== undefined) {
       const hold = holdForChance(holds, WANTED_CHANCE);
       this.measured.set(hold);

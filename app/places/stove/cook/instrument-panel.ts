@@ -7,6 +7,7 @@ import {
   type CookChannel,
   type CookView,
   type Fault,
+  unlessRefused,
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Instruments } from '../../../data/devices/instruments';
@@ -163,15 +164,13 @@ export class InstrumentPanel {
     if (state.phase !== 'holding' || this.typed().trim() === '') {
       return '';
     }
-    try {
+    return unlessRefused(() => {
       const celsius = parseNumber(this.typed(), 'Steam');
       const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
       return air < 0.02
         ? 'Pure steam at this pressure.'
         : `${formatNumber(air * 100)} % air at this pressure: ${formatNumber(cook.chamberC - celsius, 1)} °C cooler than pure steam.`;
-    } catch {
-      return '';
-    }
+    }, '');
   });
 
   constructor() {

@@ -6,6 +6,7 @@ import {
   nextDrops,
   parseNumber,
   type BatchView,
+  unlessRefused,
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
@@ -171,10 +172,7 @@ export class DissolvedTests {
   }
 
   private typedMl(): number | undefined {
-    try {
-      return this.leftText() === '' ? undefined : parseNumber(this.leftText(), 'Left');
-    } catch {
-      return undefined;
-    }
+    const text = this.leftText();
+    return text === '' ? undefined : unlessRefused(() => parseNumber(text, 'Left'), undefined);
   }
 }

@@ -15,6 +15,7 @@ import {
   parseNumber,
   weighedMoisture,
   type BatchView,
+  unlessRefused,
 } from '../../../../core/index';
 import { messageOf } from '../../../data/words/message-of';
 import { Journal } from '../../../data/journal/journal';
@@ -127,15 +128,11 @@ export class HydrationScreen {
   }
 
   /** The moisture that the typed mass would mean, while it is typed. */
-  protected readonly preview = computed(() => {
-    try {
-      return this.massText() === ''
-        ? ''
-        : `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`;
-    } catch {
-      return '';
-    }
-  });
+  protected readonly preview = computed(() =>
+    this.massText() === ''
+      ? ''
+      : unlessRefused(() => `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`, ''),
+  );
 
   protected async weigh(): Promise<void> {
     try {

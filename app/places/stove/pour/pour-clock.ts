@@ -6,6 +6,7 @@ import {
   readingsOf,
   type CookView,
   type PourWindow,
+  unlessRefused,
 } from '../../../../core/index';
 
 /** Bottles this long out of the cooker have set; whether they were poured is then no question for a clock. */
@@ -40,10 +41,11 @@ export function pourClock(view: CookView): PourClock {
   if (readings.length < 2 || last === undefined) {
     return { ...known, problem: '' };
   }
-  try {
-    const window = pourWindow(asProfile(readings, readings[0]!.atMs), view.cook.roomC);
-    return { ...known, window, dueMs: last.atMs + window.opens.middle * MINUTE_MS, problem: '' };
-  } catch {
-    return { ...known, problem: 'The readings do not fall: measure again in some minutes.' };
-  }
+  const window = unlessRefused(
+    () => pourWindow(asProfile(readings, readings[0]!.atMs), view.cook.roomC),
+    undefined,
+  );
+  return window === undefined
+    ? { ...known, problem: 'The readings do not fall: measure again in some minutes.' }
+    : { ...known, window, dueMs: last.atMs + window.opens.middle * MINUTE_MS, problem: '' };
 }
