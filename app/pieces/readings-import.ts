@@ -9,15 +9,16 @@ import { messageOf } from '../data/words/message-of';
   selector: 'nw-readings-import',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="file"
-      >{{ label() }}
-      <input
+    <label class="file-picker deed quiet" [class.waiting]="share() !== undefined"
+      >Choose the file<input
         #file
         type="file"
         accept=".csv,.txt,text/csv"
+        [attr.aria-describedby]="id"
         [disabled]="share() !== undefined"
         (change)="take(file)"
     /></label>
+    <p class="soft" [id]="id">{{ label() }}</p>
     @if (share() !== undefined) {
       <p class="doing">
         <progress max="100" [value]="percent()" aria-label="Bringing it in"></progress>
@@ -30,18 +31,17 @@ import { messageOf } from '../data/words/message-of';
     }
   `,
   styles: `
-    .file {
+    :host {
       display: grid;
-      gap: 4px;
-      font-size: 17px;
+      gap: 6px;
+      justify-items: start;
     }
-    input {
-      min-height: 52px;
-      max-width: 100%;
+    p {
       font-size: 17px;
     }
     .doing {
       display: flex;
+      width: 100%;
       align-items: center;
       gap: 12px;
     }
@@ -51,7 +51,7 @@ import { messageOf } from '../data/words/message-of';
       accent-color: var(--gill);
     }
     .deed {
-      min-height: 52px;
+      min-height: 56px;
     }
   `,
 })
@@ -62,6 +62,8 @@ export class ReadingsImport {
   /** When the first line was, where the file does not say. */
   readonly startMs = input<number>();
 
+  private static made = 0;
+  protected readonly id = `readings-import-${ReadingsImport.made++}`;
   private readonly files = inject(ReadingsFiles);
   protected readonly share = signal<number | undefined>(undefined);
   protected readonly percent = computed(() => Math.round((this.share() ?? 0) * 100));

@@ -254,6 +254,13 @@ describe('what a house keeps of a chunk', () => {
   });
 });
 
+describe('silences', () => {
+  it('begin after three minutes', () => {
+    const at = (seconds: number) => ({ atMs: START_MS + seconds * 1000, value: 20 });
+    expect(stretches([at(0), at(180), at(360.001)]).map((s) => s.length)).toEqual([2, 1]);
+  });
+});
+
 describe('readings as a profile', () => {
   it('are minutes since a start, before it too', () => {
     const readings = every(90, 3, (i) => 20 + i);

@@ -16,7 +16,7 @@ import { ReadingsImport } from '../../../pieces/readings-import';
       </select></label
     >
     <nw-readings-import
-      label="Its file, CSV of time and temperature"
+      label="CSV of time and temperature"
       [subject]="subject()"
       [channel]="inChamber() ? 'chamberC' : 'coreC'"
       [startMs]="view().state.lidOnMs"
@@ -40,6 +40,7 @@ import { ReadingsImport } from '../../../pieces/readings-import';
       min-height: 52px;
       font-size: 17px;
     }
+    nw-readings-import,
     p {
       flex-basis: 100%;
     }

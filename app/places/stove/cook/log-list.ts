@@ -7,6 +7,7 @@ import { CHANNEL_WORDS } from '../../../data/words/words';
 /** Logs of one instrument and channel, which are left out or count together. */
 interface LogLine {
   readonly words: string;
+  readonly count: string;
   readonly when: string;
   readonly logs: readonly Log[];
   readonly leftOut: boolean;
@@ -19,7 +20,8 @@ interface LogLine {
   template: `
     @for (line of lines(); track line.words) {
       <p [class.soft]="line.leftOut">
-        {{ line.words }} <span class="soft">{{ line.when }}</span>
+        {{ line.words }} <span class="count">{{ line.count }}</span>
+        <span class="soft">{{ line.when }}</span>
         <button type="button" class="word" (click)="turn(line)">
           {{ line.leftOut ? 'Count it again' : 'Leave it out' }}
         </button>
@@ -27,6 +29,11 @@ interface LogLine {
           <strong>Left out: nothing is drawn or counted by it.</strong>
         }
       </p>
+    }
+  `,
+  styles: `
+    .count {
+      white-space: nowrap;
     }
   `,
 })
@@ -54,7 +61,8 @@ function lineOf(logs: readonly Log[]): LogLine {
   const count = logs.reduce((sum, l) => sum + l.count, 0);
   const endMs = Date.parse(last.at) + (last.seconds[last.seconds.length - 1] ?? 0) * 1000;
   return {
-    words: `${CHANNEL_WORDS[first.channel]}, ${first.source}: ${count === 1 ? '1 reading' : `${formatNumber(count)} readings`}`,
+    words: `${CHANNEL_WORDS[first.channel]}, ${first.source}:`,
+    count: count === 1 ? '1 reading' : `${formatNumber(count)} readings`,
     when: `${format(Date.parse(first.at), 'd MMM HH:mm')} to ${format(endMs, 'HH:mm')}`,
     logs,
     leftOut: logs.every((l) => l.leftOut === true),
