@@ -93,6 +93,7 @@ async function choose() {
   );
   const random = seeded(SEED);
   return all
+    .filter((mutant) => OPERATORS.has(mutant.mutatorName))
     .map((mutant) => ({ mutant, at: random() }))
     .sort((a, b) => a.at - b.at)
     .slice(0, COUNT)

@@ -110,6 +110,18 @@ describe('the run of a cook as its vessels feel it', () => {
     expect(middleF0(cookRun(facts(), NOW)!) / planned).toBeCloseTo(1, 0);
   });
 
+  it('counts the venting that was, of one that goes on longer than planned', () => {
+    const venting = facts({ until: 2 });
+    const after = (minutes: number) => cookRun(venting, atMinute(19 + minutes))!.ventMinutes;
+    expect([after(0), after(cook.ventMinutes), after(cook.ventMinutes + 7)]).toEqual([
+      cook.ventMinutes,
+      cook.ventMinutes,
+      cook.ventMinutes + 7,
+    ]);
+    expect(cookRun(facts(), NOW)!.ventMinutes).toBe(10);
+    expect(cookRun(facts({ until: 1 }), atMinute(5))!.ventMinutes).toBe(cook.ventMinutes);
+  });
+
   it('takes the thermometer where it spoke, and credits the lower side of a silence', () => {
     const minutes = (from: number, to: number): [number, number][] =>
       Array.from({ length: to - from + 1 }, (_, i) => [from + i, 119]);

@@ -46,6 +46,8 @@ describe('findings', () => {
       return findingsFor({ stage: 'grain', parts, blend: blendOf(parts) }).map((f) => `${f.code} ${f.level}`);
     };
     expect(grain(0.5)).toEqual([]);
+    // The very edges of the window are inside.
+    expect([grain(LIMITS.grain.low), grain(LIMITS.grain.high)]).toEqual([[], []]);
     expect(grain(0.56)).toEqual(['too-wet note']);
     expect(grain(0.6)).toEqual(['too-wet warn']);
     expect(grain(0.44)).toEqual(['too-dry note']);

@@ -43,6 +43,8 @@ describe('scaling a formula', () => {
     expect(scaled.parts.map((p) => p.roundedG)).toEqual([1980, 20]);
     expect(scaled.waterRoundedG).toBe(1524);
     expect(scaled.parts[0]!.kitchen).toBe('10⅞ cups');
+    const { material, massG, volumeMl } = scaled.parts[0]!;
+    expect(volumeMl).toBeCloseTo((massG / material.densityGPerL!.value) * 1000, 6);
   });
 
   it('weighs bulk by dry mass: 90 to 10 after each one’s own moisture', () => {

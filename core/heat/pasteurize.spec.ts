@@ -129,5 +129,10 @@ describe('the pour', () => {
     ];
     expect(() => pourWindow(rising, 20)).toThrowError(CoreError, /falling/);
     expect(() => pourWindow(rising.slice(1), 20)).toThrowError(CoreError, /at least two/);
+    // A room that is nearly as warm as the agar should be lets it cool for ever.
+    expect(() => pourWindow([at(1e-3, 0), at(1e-3, 9)], 43.1)).toThrowError(
+      CoreError,
+      /Room must be .* and 43/,
+    );
   });
 });

@@ -193,6 +193,23 @@ describe('what measuring changes', () => {
     }
   });
 
+  it('a reading counts at its own moment, also between the steps that are reckoned', () => {
+    // The same jar, read while it heats up by a degree and more a minute, at whole and at odd minutes.
+    const fine = runHeat(quartRun(), Float64Array.of(-1, 0, 0, 0, 0, 0), 0.25);
+    const seenAt = (offset: number) => {
+      const readings = [44, 49, 54, 59, 64, 69].map((minute) => ({
+        minutes: minute + offset,
+        celsius: fine.coreCelsius[(minute + offset) * 4]!,
+      }));
+      return band([{ kind: 'probe', run: quartRun(), readings }]).coreF0.middle;
+    };
+    for (const offset of [0.25, 0.75, 1.5]) {
+      expect(seenAt(offset) / seenAt(0))
+        .withContext(`${offset}`)
+        .toBeCloseTo(1, 1);
+    }
+  });
+
   it('a probe in a slow jar lowers the chance, in a fast one it raises it', () => {
     const chance = (z: number) => {
       const real = truth(z);

@@ -75,6 +75,21 @@ describe('conduction', () => {
     expect(worstOf(long.coreCelsius, endless)).toBeLessThan(0.01);
   });
 
+  it('a slab with one insulated face is half of one that is twice as thick', () => {
+    const brick = (heightMm: number): Shape => ({ kind: 'brick', lengthMm: 900, widthMm: 900, heightMm });
+    const none = { side: 0, bottom: 0, top: 0 };
+    const at = (heightMm: number, films: typeof none, up: number) => {
+      const body = bodyOf(brick(heightMm), films, BED);
+      return respond(body, [body.sharesAt({ out: 0, up })], COOK, 20, 1 / 6).celsius[0];
+    };
+    const half = at(50, { side: 0, bottom: 0, top: 9 }, 0);
+    expect(worstOf([...half], at(50, { side: 0, bottom: 9, top: 0 }, 1))).toBeLessThan(1e-6);
+    // Biot numbers are of half the least width, so the same film is twice as much here.
+    expect(worstOf([...half], at(100, { side: 0, bottom: 18, top: 18 }, 0.5))).toBeLessThan(0.02);
+    expect(half[half.length - 1]!).toBeGreaterThan(60);
+    expect(worstOf([...at(50, none, 0.5)], 20)).toBeLessThan(1e-9);
+  });
+
   it('goes over into one lumped temperature when the film is thin', () => {
     // λ = h A/(ρ c V) = Bi α/L · A/V, with A/V = 2/R + 2/H.
     const biot = 1e-3;
