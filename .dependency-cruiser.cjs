@@ -75,7 +75,7 @@ module.exports = {
           '(^app/data/(store|journal)/|^app/testing/|\\.spec\\.ts$|^app/workers/archive\\.worker\\.ts$)',
       },
       to: {
-        path: '^app/data/(store/(database|house-db)|journal/(writer|bring-in|take-out|settle))\\.ts$',
+        path: '^app/data/(store/(database|house-db)|journal/(writer|bring-in|take-out|settle|move-logs))\\.ts$',
         dependencyTypesNot: ['type-only'],
       },
     },

@@ -41,9 +41,7 @@ export async function takeOut(db: HouseDb, options: TakeOutOptions): Promise<rea
   let done = 0;
   const step = () => {
     options.onProgress(++done / total);
-    if (options.isStopped()) {
-      throw new Stopped('Stopped.');
-    }
+    refuseStopped(options);
   };
   for (const [index, ids] of parts.entries()) {
     const out = new BlobWriter();
@@ -55,7 +53,7 @@ export async function takeOut(db: HouseDb, options: TakeOutOptions): Promise<rea
       },
     );
     if (index === 0) {
-      await writeTables(db, writer, step);
+      await writeTables(db, writer, options, step);
     }
     for (const id of ids) {
       const row: unknown = await db.rows('photos').get(id);
@@ -80,7 +78,18 @@ async function photoSizes(db: HouseDb): Promise<readonly { id: string; bytes: nu
   return sizes;
 }
 
-async function writeTables(db: HouseDb, writer: ArchiveWriter, step: () => void): Promise<void> {
+function refuseStopped({ isStopped }: Pick<TakeOutOptions, 'isStopped'>): void {
+  if (isStopped()) {
+    throw new Stopped('Stopped.');
+  }
+}
+
+async function writeTables(
+  db: HouseDb,
+  writer: ArchiveWriter,
+  options: TakeOutOptions,
+  step: () => void,
+): Promise<void> {
   const aside: UnreadRow[] = (await db.unread.toArray()).map(({ table, row, reason }) => ({
     table,
     row,
@@ -96,6 +105,7 @@ async function writeTables(db: HouseDb, writer: ArchiveWriter, step: () => void)
   const readings = writer.begin('readings');
   for await (const rows of inPages(db, 'readings', CHUNKS_AT_ONCE)) {
     readings.add(readable('readings', rows, aside));
+    refuseStopped(options);
   }
   readings.end();
   step();
@@ -150,12 +160,10 @@ export async function takeOutCsv(
     file.push(strToU8(csvOf(name, [], true)));
     for await (const rows of inPages(db, name, isLive(name) ? CSV_ROWS_AT_ONCE : CHUNKS_AT_ONCE)) {
       file.push(strToU8(csvOf(name, rows, false)));
+      refuseStopped(options);
     }
     file.push(new Uint8Array(), true);
     options.onProgress((i + 1) / TABLE_NAMES.length);
-    if (options.isStopped()) {
-      throw new Stopped('Stopped.');
-    }
   }
   zip.end();
   return out.blob();

@@ -133,6 +133,35 @@ describe('the archive', () => {
     expect(await setup.db.rows('photos').count()).toBe(1);
   });
 
+  it('carries readings, and brings the logs of an older version to where readings are kept now', async () => {
+    await open(demoHouse);
+    const own = await setup.db.rows('readings').toArray();
+    expect(own.length).toBeGreaterThan(30);
+    const [blob] = await archive.write(ignore);
+    await setup.db.rows('readings').clear();
+    await archive.bring(new File([blob!], 'house.zip'), ignore);
+    expect(await setup.db.rows('readings').toArray()).toEqual(own);
+    const [cook] = setup.house().cooks;
+    const logged: Entry = {
+      id: newId(77, seededRandom(77)) as EntryId,
+      schemaVersion: 1,
+      at: WRITTEN.writtenAt,
+      notedAt: WRITTEN.writtenAt,
+      kind: 'logged',
+      cookId: cook!.cook.id,
+      channel: 'coreC',
+      source: 'old logger',
+      readings: Array.from({ length: 100 }, (_, i): [number, number] => [i * 30, 118]),
+    };
+    await archive.bring(fileOf({ ...emptyRecords(), ...setup.house().records, entries: [logged] }), ignore);
+    const house = await until(setup.store, (h) => h.cookById.get(cook!.cook.id)!.logRows.length === 1);
+    expect(house.cookById.get(cook!.cook.id)!.logs.map((l) => [l.source, l.count])).toEqual([
+      ['old logger', 100],
+    ]);
+    expect(house.entryById.has(logged.id)).toBeFalse();
+    expect((await setup.db.rows('readings').get(logged.id))!.count).toBe(100);
+  });
+
   it('goes out as CSV of every table', async () => {
     await open(demoHouse);
     const blob = await archive.writeCsv(ignore);

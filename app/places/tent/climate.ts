@@ -19,6 +19,7 @@ import {
   type Channel,
   type Window,
 } from '../../../core/index';
+import { Time } from '../../data/clock/time';
 import { Night } from '../../data/devices/night';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
 import { shortTime } from '../../data/words/words';
@@ -49,6 +50,7 @@ const TENT = subjectOfPlace('tent');
 export class Climate {
   private readonly store = inject(ReadingStore);
   private readonly night = inject(Night);
+  private readonly time = inject(Time);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly tent = TENT;
@@ -63,7 +65,7 @@ export class Climate {
         ...s,
         word,
         last: `${formatNumber(s.last, digits)} ${unit}`,
-        at: shortTime(s.toMs, Date.now()),
+        at: shortTime(s.toMs, this.time.minute()),
         isShown: s.channel === this.shown()?.channel,
       };
     }),
