@@ -270,6 +270,15 @@ describe('a filled vessel as heat sees it', () => {
       return load.kind === 'liquid' ? load.timeConstantMinutes : NaN;
     };
     expect(lag('bottle-250')).toBeLessThan(lag('bottle-1000'));
+    // Volume over wetted wall, whatever the film: a quarter and a half of a cylinder of 80 mm, by school geometry.
+    const filled = (fill: number) => {
+      const bottle = { ...vessel('bottle-1000'), diameterMm: 80 };
+      const load = thermalLoadOf({ vessel: bottle, stage: 'liquid', fill });
+      const heightCm = (bottle.capacityMl * fill) / (Math.PI * 4 ** 2);
+      const wallCm2 = 2 * Math.PI * 4 * heightCm + Math.PI * 4 ** 2;
+      return load.kind === 'liquid' ? load.timeConstantMinutes / ((bottle.capacityMl * fill) / wallCm2) : NaN;
+    };
+    expect(filled(0.5) / filled(0.25)).toBeCloseTo(1, 6);
     const tub = thermalLoadOf({
       vessel: { ...vessel('quart-jar'), lengthMm: 300, widthMm: 200, heightMm: 100 },
       stage: 'bulk',

@@ -180,6 +180,10 @@ describe('a batch sheet', () => {
       expect(sheet.steps.at(-1)!.deed).toBe('Cook');
       expect(sheet.steps.at(-1)!.hint).toContain('100 min at 15 psi');
       expect(sheet.measure).toContain('Notes');
+      const { spare } = houseWith(formula, vessel, 2).view.batch.plan!;
+      expect(Number.parseFloat(sheet.facts.find((f) => f.what === 'To spare')!.value)).toBe(
+        Math.round(spare * 100),
+      );
       expect(sheet.cautions.join(' ')).toContain('never taste');
     }
   });

@@ -69,6 +69,21 @@ describe('the archive', () => {
     expect(shares.at(-1)!).toBeLessThanOrEqual(1);
   });
 
+  it('gives back a picture that is read in many pieces, byte for byte', () => {
+    const random = seededRandom(8);
+    const bytes = Uint8Array.from({ length: 300_000 }, () => Math.floor(random() * 256));
+    const photo = {
+      id: newId(START_MS, random) as never,
+      schemaVersion: 1 as const,
+      vesselId: newId(START_MS, random) as never,
+      takenAt: WRITTEN.writtenAt,
+      mime: 'image/jpeg' as const,
+      bytes,
+    };
+    const { records } = parseArchive(writeArchive({ ...emptyRecords(), photos: [photo] }, WRITTEN));
+    expect(records.photos[0]!.bytes).toEqual(bytes);
+  });
+
   it('tells two photos of one size apart by their ends', () => {
     const photo = (...bytes: number[]) => ({
       id: 'a',

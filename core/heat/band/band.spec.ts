@@ -239,6 +239,13 @@ describe('what measuring changes', () => {
   it('a maximum thermometer moves it the way it reads', () => {
     const at = (celsius: number) => band([{ kind: 'maximum', run: quartRun(), celsius }]).coreF0.middle;
     expect(at(119)).toBeGreaterThan(at(112));
+    // It is read to a degree or so: what it shows is what the middle reached.
+    const hottest = (z: number) => {
+      const seen = band([{ kind: 'maximum', run: quartRun(), celsius: truth(z).hottest }]);
+      return seen.coreF0.middle / truth(z).f0;
+    };
+    expect(hottest(-0.8)).toBeGreaterThan(0.6);
+    expect(hottest(-0.8)).toBeLessThan(1.6);
   });
 
   it('keeps enough draws when what was seen was unlikely', () => {
