@@ -215,6 +215,33 @@ describe('entries that cannot be true are refused before anything is written', (
     expect(() => checkEntry(house, dose(5), nowMs)).not.toThrow();
   });
 
+  it('a dose from two sources that were put together takes an equal share of each', () => {
+    const random = seededRandom(31);
+    const syringe = records.vesselTypes.find((v) => v.kind === 'syringe')!;
+    const second = receiveCulture({ vessel: syringe, isolateId: 'bp', contentsMl: 10, count: 1 }, 2, {
+      nowMs: START_MS,
+      random,
+    });
+    const [other] = second.vessels;
+    const fed = withRows(house, {
+      batches: [second.batch],
+      vessels: second.vessels,
+      entries: [
+        second.entry,
+        entry(nowMs, {
+          kind: 'inoculated',
+          vesselIds: jars,
+          sourceVesselIds: [culture, other!.id],
+          doseEach: 3,
+          doseUnit: 'ml',
+        }),
+      ],
+    });
+    // Two jars of 3 ml are 6 ml: 3 ml of each.
+    expect(fed.vesselById.get(culture)!.remaining).toBeCloseTo(7, 9);
+    expect(fed.vesselById.get(other!.id)!.remaining).toBeCloseTo(7, 9);
+  });
+
   it('the same jar inoculated twice, or from a unit that the source does not have', () => {
     refuse(
       entry(nowMs, {
