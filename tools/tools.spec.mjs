@@ -38,7 +38,7 @@ describe('the bootstrap', () => {
     const { code, output } = await go(['cook']);
     expect(code).toBe(1);
     expect(output).toBe(
-      'Unknown command "cook". Use one of: demo, start, dev, test, soak, bench, bench-large, screenshots, docs.\n',
+      'Unknown command "cook". Use one of: demo, start, dev, test, soak, bench, bench-large, screenshots, mutants, docs.\n',
     );
   });
 
