@@ -44,7 +44,8 @@ export function keysOnly(page: Page): Hands {
 const MOST_TABS = 200;
 
 async function tabTo(page: Page, target: Locator): Promise<void> {
-  await expect(target).toBeVisible();
+  // What waits for other work to end takes no focus yet.
+  await expect(target).toBeEnabled();
   const focused = () => target.evaluate((el) => el === document.activeElement);
   for (let i = 0; i < MOST_TABS; i++) {
     if (await focused()) {
