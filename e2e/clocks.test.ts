@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { button, furnish, openEmpty, pass, prepareGrain, visit } from './house.js';
+import { button, furnish, pass, prepareGrain, visit } from './house.js';
 
 async function note(page: Page, text: string): Promise<void> {
   await page.getByLabel('Note on this day').fill(text);
@@ -10,8 +10,7 @@ async function note(page: Page, text: string): Promise<void> {
 test('in the night in which the clock goes back, two presses of one wall time keep their order', async ({
   page,
 }) => {
-  await openEmpty(page);
-  await button(page, 'Keep this, open the Desk').click();
+  await furnish(page);
   // 01:30 summer time in London; an hour later it is 01:30 again.
   await page.clock.setSystemTime(new Date('2026-10-25T00:30:00Z'));
   await visit(page, '/ledger?tab=history');
@@ -31,8 +30,7 @@ test('in the night in which the clock goes back, two presses of one wall time ke
 test('in the night in which the clock goes forward, a day has 23 hours and holds all of it', async ({
   page,
 }) => {
-  await openEmpty(page);
-  await button(page, 'Keep this, open the Desk').click();
+  await furnish(page);
   await page.clock.setSystemTime(new Date('2026-03-29T00:30:00Z'));
   await visit(page, '/ledger?tab=history');
   await note(page, 'before');

@@ -18,15 +18,15 @@ export class ArchiveWorker {
   readonly isBusy = this.busy.asReadonly();
 
   write(wish: WriteWish, onProgress: Progress): Promise<readonly Blob[]> {
-    return this.ask((api) => api.write(wish, proxy(onProgress)));
+    return this.ask(onProgress, (api, told) => api.write(wish, told));
   }
 
   writeCsv(wish: CsvWish, onProgress: Progress): Promise<Blob> {
-    return this.ask((api) => api.writeCsv(wish, proxy(onProgress)));
+    return this.ask(onProgress, (api, told) => api.writeCsv(wish, told));
   }
 
   bring(wish: BringWish, onProgress: Progress): Promise<BringAnswer> {
-    return this.ask((api) => api.bring(wish, proxy(onProgress)));
+    return this.ask(onProgress, (api, told) => api.bring(wish, told));
   }
 
   /** Asks the work to end at the next whole step. */
@@ -34,7 +34,10 @@ export class ArchiveWorker {
     void this.running?.stop();
   }
 
-  private ask<T>(call: (api: Remote<ArchiveApi>) => Promise<Answer<T>>): Promise<T> {
+  private ask<T>(
+    onProgress: Progress,
+    call: (api: Remote<ArchiveApi>, told: Progress) => Promise<Answer<T>>,
+  ): Promise<T> {
     const worker = new Worker(new URL('./archive.worker', import.meta.url), { type: 'module' });
     const crashed = new Promise<never>((_resolve, reject) => {
       worker.onerror = () => {
@@ -48,13 +51,21 @@ export class ArchiveWorker {
     const api = wrap<ArchiveApi>(worker);
     this.running = api;
     this.busy.set(true);
-    const answered = call(api).then((answer) => {
+    let isOver = false;
+    // Progress has a channel of its own, and what was told last on it may arrive after the answer.
+    const told = proxy<Progress>((share) => {
+      if (!isOver) {
+        onProgress(share);
+      }
+    });
+    const answered = call(api, told).then((answer) => {
       if (answer.ok) {
         return answer.value;
       }
       throw new Error(answer.message);
     });
     return Promise.race([answered, crashed]).finally(() => {
+      isOver = true;
       this.running = undefined;
       this.busy.set(false);
       worker.terminate();

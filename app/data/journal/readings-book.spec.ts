@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { firstValueFrom } from 'rxjs';
 import {
   DAY_MS,
   MINUTE_MS,
@@ -78,6 +79,50 @@ describe('readings', () => {
       await book.leaveOut(logs(), false);
       expect(logs()[0]!.leftOut).toBeUndefined();
       expect((await chunks())[0]!.count).toBe(3);
+    });
+  });
+
+  describe('of several instruments in one place', () => {
+    const tent = subjectOfPlace('tent');
+    const hour = (n: number) => new Date(startMs - DAY_MS * 30 + n * 3_600_000);
+    const chunk = (source: string, n: number, over: Partial<ReadingChunk> = {}): ReadingChunk => ({
+      id: `${source}-${String(n).padStart(4, '0')}`,
+      schemaVersion: 1,
+      subject: tent,
+      channel: 'airC',
+      source,
+      at: hour(n).toISOString(),
+      count: 1,
+      span: 0,
+      seconds: [0],
+      values: [20],
+      ...over,
+    });
+
+    it('that begin their chunks at the same moments are all drawn', async () => {
+      const hours = Array.from({ length: 101 }, (_, n) => n);
+      await setup.db
+        .rows('readings')
+        .bulkPut(hours.flatMap((n) => [chunk('a', n), chunk('b', n), chunk('c', n, { values: [25] })]));
+      const window = { fromMs: hour(-0.5).getTime(), toMs: hour(100.5).getTime(), pixels: 101 };
+      const thinner = await TestBed.inject(ReadingStore).thinned(tent, 'airC', window);
+      const bins = thinner.stretches(DAY_MS).flat();
+      expect(bins.map((b) => b.count)).toEqual(hours.map(() => 3));
+      expect(bins.every((b) => b.most === 25)).toBeTrue();
+    });
+
+    it('are read last where one spoke last, whichever began its chunk last', async () => {
+      const long = chunk('a', 0, {
+        count: 3,
+        span: 36_000,
+        seconds: [0, 18_000, 36_000],
+        values: [20, 21, 22],
+      });
+      await setup.db.rows('readings').bulkPut([long, chunk('b', 3, { values: [19] })]);
+      const [series] = await firstValueFrom(TestBed.inject(ReadingStore).seriesOf(tent));
+      expect(series!.last).toBe(22);
+      expect(series!.toMs).toBe(hour(10).getTime());
+      expect(series!.source).toBe('a');
     });
   });
 

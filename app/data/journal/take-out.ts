@@ -7,12 +7,12 @@ import {
   olderRow,
   partsOfPhotos,
   readRow,
-  type Records,
   type TableName,
   type UnreadRow,
 } from '../../../core/index';
 import { Zip, ZipDeflate, strToU8 } from 'fflate';
 import type { HouseDb } from '../store/house-db';
+import { rowsInPages } from '../store/pages';
 import { Stopped } from './stopped';
 
 export interface TakeOutOptions {
@@ -103,30 +103,13 @@ async function writeTables(
     }
   }
   const readings = writer.begin('readings');
-  for await (const rows of inPages(db, 'readings', CHUNKS_AT_ONCE)) {
+  for await (const rows of rowsInPages(db, 'readings', CHUNKS_AT_ONCE)) {
     readings.add(readable('readings', rows, aside));
     refuseStopped(options);
   }
   readings.end();
   step();
   writer.unread(aside);
-}
-
-/** Rows of a table that is too large to be held, in the order of their ids. */
-async function* inPages<K extends TableName>(
-  db: HouseDb,
-  name: K,
-  rowsAtOnce: number,
-): AsyncGenerator<Records[K][number][]> {
-  for (let after = ''; ;) {
-    const rows = await db.rows(name).where('id').above(after).limit(rowsAtOnce).toArray();
-    yield rows;
-    const last = rows[rowsAtOnce - 1];
-    if (last === undefined) {
-      return;
-    }
-    after = last.id;
-  }
 }
 
 /** Rows that a schema reads; the others go where they are carried on. */
@@ -158,7 +141,7 @@ export async function takeOutCsv(
     file.mtime = options.writtenAt;
     zip.add(file);
     file.push(strToU8(csvOf(name, [], true)));
-    for await (const rows of inPages(db, name, isLive(name) ? CSV_ROWS_AT_ONCE : CHUNKS_AT_ONCE)) {
+    for await (const rows of rowsInPages(db, name, isLive(name) ? CSV_ROWS_AT_ONCE : CHUNKS_AT_ONCE)) {
       file.push(strToU8(csvOf(name, rows, false)));
       refuseStopped(options);
     }

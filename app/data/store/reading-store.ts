@@ -25,6 +25,8 @@ export interface ReadSeries {
 const CHUNKS_AT_ONCE = 200;
 /** A chunk that begins earlier has ended before the window; a second more, since times may be written with or without one's parts. */
 const LONGEST_CHUNK_MS = (MOST_SECONDS_IN_CHUNK + 1) * 1000;
+/** After any moment that is written as text. */
+const EVER = '\uffff';
 
 /** Readings are read where they are shown; they never ride along with the house. */
 @Injectable({ providedIn: 'root' })
@@ -49,36 +51,54 @@ export class ReadingStore {
   async thinned(subject: Subject, channel: Channel, window: Window): Promise<Thinner> {
     const thinner = new Thinner(channel, window);
     const until = isoOf(window.toMs);
-    for (let after = isoOf(window.fromMs - LONGEST_CHUNK_MS); ;) {
-      const chunks = await this.between(subject, channel, after, until).limit(CHUNKS_AT_ONCE).toArray();
-      chunks.filter(isWhole).forEach((chunk) => {
-        thinner.add(chunk);
-      });
-      const last = chunks[CHUNKS_AT_ONCE - 1];
+    // Instruments in step begin their chunks at one moment: each page begins at the moment that the one before ended with.
+    let from = isoOf(window.fromMs - LONGEST_CHUNK_MS);
+    let taken = new Set<string>();
+    for (;;) {
+      const atMost = CHUNKS_AT_ONCE + taken.size;
+      const found = await this.between(subject, channel, from, until).limit(atMost).toArray();
+      for (const chunk of found) {
+        if (!taken.has(chunk.id) && isWhole(chunk)) {
+          thinner.add(chunk);
+        }
+      }
+      const last = found[atMost - 1];
       if (last === undefined) {
         return thinner;
       }
-      after = last.at;
+      from = last.at;
+      taken = new Set(found.filter((chunk) => chunk.at === last.at).map((chunk) => chunk.id));
     }
   }
 
-  private between(subject: Subject, channel: Channel, after: string, until: string) {
+  private between(subject: Subject, channel: Channel, from: string, until: string) {
     return this.db
       .rows('readings')
       .where('[subject+channel+at]')
-      .between([subject, channel, after], [subject, channel, until], false, true);
+      .between([subject, channel, from], [subject, channel, until], true, true);
   }
 
   private async endsOf(subject: Subject, channel: Channel): Promise<ReadSeries | undefined> {
-    const all = () => this.between(subject, channel, '', '\uffff');
-    const [first, last] = await Promise.all([all().first(), all().last()]);
-    if (first === undefined || last === undefined || !isWhole(last)) {
+    const all = () => this.between(subject, channel, '', EVER);
+    const [first, newest] = await Promise.all([all().first(), all().last()]);
+    if (first === undefined || newest === undefined) {
+      return undefined;
+    }
+    const recent = await this.between(
+      subject,
+      channel,
+      isoOf(Date.parse(newest.at) - LONGEST_CHUNK_MS),
+      EVER,
+    ).toArray();
+    // Not the one that began last: another instrument's may go on for longer.
+    const [last] = recent.filter(isWhole).sort((a, b) => endMs(b) - endMs(a));
+    if (last === undefined) {
       return undefined;
     }
     return {
       channel,
       fromMs: Date.parse(first.at),
-      toMs: Date.parse(last.at) + last.span * 1000,
+      toMs: endMs(last),
       last: last.values[last.count - 1]!,
       source: last.source,
     };
@@ -94,6 +114,10 @@ function isWhole(chunk: ReadingChunk): boolean {
   return (
     Array.isArray(seconds) && Array.isArray(values) && seconds.length === count && values.length === count
   );
+}
+
+function endMs({ at, span }: ReadingChunk): number {
+  return Date.parse(at) + span * 1000;
 }
 
 function isoOf(ms: number): string {

@@ -4,6 +4,7 @@ import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
 import { TABLES, type DeviceId, type Photo, type VesselId, type NewRows } from '../../../core/index';
 import { HOUSE_DB } from './database';
 import { LIVE_TABLES, type HouseDb, type KeptUnread, type LiveTable } from './house-db';
+import { rowsInPages } from './pages';
 
 /** What every reading and writing of the house touches. */
 export const HOUSE_TABLES = [...LIVE_TABLES, 'meta', 'changes'];
@@ -41,14 +42,8 @@ const ROWS_AT_ONCE = 600;
 /** The whole house a few hundred rows at a time. What is written meanwhile must be caught up with. */
 export async function* readInParts(db: HouseDb): AsyncGenerator<RawRows> {
   for (const table of LIVE_TABLES) {
-    for (let after = ''; ;) {
-      const rows = await db.rows(table).where('id').above(after).limit(ROWS_AT_ONCE).toArray();
+    for await (const rows of rowsInPages(db, table, ROWS_AT_ONCE)) {
       yield { [table]: rows };
-      const last = rows[ROWS_AT_ONCE - 1];
-      if (last === undefined) {
-        break;
-      }
-      after = last.id;
     }
   }
 }
