@@ -56,7 +56,7 @@ test('at the Box: a dose larger than the source holds', async ({ page }) => {
   // Past the form: an address that asks for it is refused by the same rule.
   await visit(page, '/box?work=G1:1.2&source=L1-1&dose=60');
   await button(page, 'Done, next').click();
-  await expect(page.getByRole('alert')).toContainText('Dose must be between 0.1 and 10 ml');
+  await expect(page.getByRole('alert')).toContainText('Dose must be above 0 and at most 10.0 ml');
   expect(await rowCounts(page)).toEqual(before);
 });
 

@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { heapOf, lookPresses } from './bench-page.mjs';
 import { readingRows, readingTable } from './bench-readings.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
@@ -13,6 +14,8 @@ const SIZES = [1_000, 10_000, 100_000];
 const SHAPES = { looks: 'looks at the same jars', vessels: 'batches that came and went' };
 const OPENINGS = 5;
 const PRESSES = 60;
+/** The first presses are left out. */
+const WARMING_UP = 10;
 const PLACES = ['desk', 'stove', 'box', 'shelf', 'tent', 'ledger'];
 
 /**
@@ -151,33 +154,7 @@ async function walk(page) {
 async function press(page) {
   await page.evaluate(() => document.querySelector('nav[aria-label="Places"] a[href$="/shelf"]').click());
   await page.waitForSelector('nw-shelf .jar');
-  await page.click('nw-shelf .jar');
-  await page.waitForSelector('nw-vessel-inspector .bands button');
-  const times = [];
-  for (let n = 0; n < PRESSES; n++) {
-    const ms = await page.evaluate(async (nth) => {
-      const buttons = [...document.querySelectorAll('nw-vessel-inspector .bands button')];
-      const button = buttons[nth % 2 === 0 ? 1 : 3];
-      const start = performance.now();
-      button.click();
-      while (!button.classList.contains('here')) {
-        await new Promise((done) => requestAnimationFrame(done));
-      }
-      return performance.now() - start;
-    }, n);
-    if (n >= 10) {
-      times.push(ms);
-    }
-    await page.waitForTimeout(30);
-  }
-  return times;
-}
-
-async function heapOf(context, page) {
-  const session = await context.newCDPSession(page);
-  await session.send('HeapProfiler.collectGarbage');
-  const { usedSize } = await session.send('Runtime.getHeapUsage');
-  return usedSize / 1e6;
+  return lookPresses(page, PRESSES, WARMING_UP);
 }
 
 /** As lines of a table. */
@@ -213,7 +190,7 @@ export async function benchLarge() {
   if (only === '') {
     writeFileSync(
       'docs/bench-large.md',
-      `# Figures of large houses\n\nWritten by \`npm run bench-large\`, in the built app in Chromium, without slow-down. Medians of ${OPENINGS} openings and ${PRESSES - 10} presses; the machine was shared, so compare the rows with each other.\n\nMachine: ${cpus().length} cores (${cpus()[0]?.model.trim()}), Node ${process.versions.node}.\n\n${table}\n`,
+      `# Figures of large houses\n\nWritten by \`npm run bench-large\`, in the built app in Chromium, without slow-down. Medians of ${OPENINGS} openings and ${PRESSES - WARMING_UP} presses; the machine was shared, so compare the rows with each other.\n\nMachine: ${cpus().length} cores (${cpus()[0]?.model.trim()}), Node ${process.versions.node}.\n\n${table}\n`,
     );
   }
 }

@@ -2,6 +2,7 @@ import { createWriteStream, mkdirSync } from 'node:fs';
 import { once } from 'node:events';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { heapOf, lookPresses } from './bench-page.mjs';
 
 /** A climate logger of four columns, a line a minute. */
 const YEARS = 5;
@@ -105,34 +106,10 @@ function answered(page, selector) {
   }, selector);
 }
 
-/** Looks at a jar: from the press to the frame that shows it. */
+/** Looks at a jar of the Shelf. */
 async function pressed(page, origin) {
   await page.goto(`${origin}/demo/shelf`);
-  await page.click('nw-shelf .jar');
-  await page.waitForSelector('nw-vessel-inspector .bands button');
-  const times = [];
-  for (let n = 0; n < 30; n++) {
-    times.push(
-      await page.evaluate(async (nth) => {
-        const button = [...document.querySelectorAll('nw-vessel-inspector .bands button')][nth % 2 ? 1 : 3];
-        const start = performance.now();
-        button.click();
-        while (!button.classList.contains('here')) {
-          await new Promise((done) => requestAnimationFrame(done));
-        }
-        return performance.now() - start;
-      }, n),
-    );
-    await page.waitForTimeout(30);
-  }
-  return times.slice(5);
-}
-
-async function heapOf(context, page) {
-  const session = await context.newCDPSession(page);
-  await session.send('HeapProfiler.collectGarbage');
-  const { usedSize } = await session.send('Runtime.getHeapUsage');
-  return usedSize / 1e6;
+  return lookPresses(page, 30, 5);
 }
 
 /** As lines of a table. */

@@ -64,7 +64,7 @@ export class BlankNumber {
     this.typing = true;
     this.text.set(text);
     try {
-      this.value.set(parseNumber(text, this.name()) / this.times());
+      this.value.set(parseNumber(text, { label: this.name() }) / this.times());
       this.report('');
     } catch (error) {
       this.report(messageOf(error));

@@ -11,11 +11,12 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
-import { format, startOfDay } from 'date-fns';
+import { endOfDay, format, startOfDay } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
-import { DAY_MS, MINUTE_MS, dueItems, durationWords, isLate } from '../../core/index';
+import { DAY_MS, MINUTE_MS, dueItems, durationWords, isForToday, isLate } from '../../core/index';
 import { SteadyClock } from '../data/clock/steady-clock';
 import { ArchiveWorker } from '../workers/archive-client';
+import { troubleWords } from '../data/words/trouble-words';
 import { worded } from '../data/words/due-words';
 import { HouseStore } from '../data/store/house-store';
 import { Notices, type Notice } from '../data/store/notices';
@@ -69,6 +70,7 @@ export class Frame {
     inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),
   );
   protected readonly unreadable = computed(() => this.store.ready()?.unread.length ?? 0);
+  protected readonly troubleWords = troubleWords;
   protected readonly troubles = computed(() => this.store.house()?.troubles ?? []);
   /** A file whose rows did not all come in, because the browser was closed or the work was stopped. */
   protected readonly halfIn = computed(() =>
@@ -83,10 +85,15 @@ export class Frame {
     const house = this.store.house();
     return house === undefined ? [] : worded(dueItems(house, this.minute()));
   });
+  private readonly forToday = computed(() => {
+    const now = this.minute();
+    const endMs = endOfDay(now).getTime();
+    return this.due().filter((d) => isForToday(d, now, endMs));
+  });
   protected readonly places = computed(() =>
     PLACES.map((place) => ({
       ...place,
-      due: this.due().filter((d) => d.place === place.path && this.isDue(d.atMs)).length,
+      due: this.forToday().filter((d) => d.place === place.path).length,
     })),
   );
   protected readonly late = computed(() =>
@@ -144,9 +151,5 @@ export class Frame {
   private async showKeys(): Promise<void> {
     const { KeyList } = await import('./key-list');
     this.dialog.open(KeyList);
-  }
-
-  private isDue(atMs: number): boolean {
-    return startOfDay(atMs).getTime() <= this.minute();
   }
 }

@@ -14,7 +14,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { endOfDay } from 'date-fns';
-import { isCorrection } from '../../core/index';
+import { isCorrection, isForToday } from '../../core/index';
 import type { WordedDue } from '../data/words/due-words';
 import { HouseStore } from '../data/store/house-store';
 import { Journal } from '../data/journal/journal';
@@ -47,9 +47,10 @@ export class Today {
   private readonly width = signal(0);
 
   protected readonly items = computed(() => {
-    const lastMs = endOfDay(this.time.now()).getTime();
-    const today = this.due().filter((d) => d.atMs <= lastMs);
-    return today
+    const now = this.time.now();
+    const endMs = endOfDay(now).getTime();
+    return this.due()
+      .filter((d) => isForToday(d, now, endMs))
       .filter((d) => !this.late().includes(d))
       .map((d) => ({ ...d, when: this.when(d), key: keyOf(d) }));
   });

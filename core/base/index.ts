@@ -1,10 +1,12 @@
 export { DAY_MS, HOUR_MS, MINUTE_MS } from './time.js';
 export { groupBy, push } from './collections.js';
-export {
-  CoreError,
-  UnitError,
-  requireWithin,
-  unlessRefused,
-  type CoreErrorCode,
-  type RangeRule,
-} from './errors.js';
+export { CoreError, isRefusal, requireWithin, unlessRefused } from './errors.js';
+export type {
+  ArchiveFault,
+  Field,
+  FieldRef,
+  RangeRule,
+  RefusalCode,
+  Refusals,
+  WantedOfVessel,
+} from './refusals.js';

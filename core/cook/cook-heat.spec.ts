@@ -5,6 +5,7 @@ import {
   asProfile,
   chamberProfile,
   chanceByHold,
+  contentsOf,
   coolingRateOf,
   cookRun,
   cookRunIfBack,
@@ -12,12 +13,14 @@ import {
   drawsAfter,
   f0,
   holdForChance,
+  inCooker,
   isPressureCooker,
   learnedFrom,
   makeCook,
   middleF0,
   newAppliance,
   observationsOf,
+  placesNeeded,
   planCook,
   priorDraws,
   profileUntil,
@@ -31,6 +34,7 @@ import {
   trueGaugeKPa,
   waterLostMl,
   browningOf,
+  type BatchPlan,
   type CookChannel,
   type CookFacts,
   type CookStep,
@@ -301,6 +305,26 @@ describe('a filled vessel as heat sees it', () => {
     }
     const own = thermalLoadOf({ vessel: { ...vessel('quart-jar'), diameterMm: 100 }, stage: 'grain' });
     expect(own.kind === 'solid' && own.shape.kind === 'cylinder' && own.shape.radiusMm).toBe(50);
+  });
+
+  it('a plate is cooked in its bottle, a jar as full as it was filled', () => {
+    const plan = { vesselWetG: 20, vesselMl: 20, fill: 0.4 } as BatchPlan;
+    const jar = {
+      vessel: vessel('quart-jar'),
+      stage: 'grain',
+      plan: { ...plan, vesselMl: undefined },
+    } as const;
+    expect(contentsOf(jar)).toEqual({ vessel: jar.vessel, stage: 'grain', wetG: 20, fill: 0.4 });
+    const bottle = vessel('bottle-500');
+    const plates = {
+      vessel: vessel('dish-90'),
+      stage: 'agar',
+      plan: { ...plan, cookedIn: { vessel: bottle, eachMl: 250 } },
+    } as never as Parameters<typeof contentsOf>[0];
+    expect(contentsOf(plates)).toEqual({ vessel: bottle, stage: 'agar', wetG: 250, fill: undefined });
+    expect(inCooker(plates).vesselsPerPlace).toBe(12.5);
+    expect([placesNeeded(25, 12.5), placesNeeded(26, 12.5), placesNeeded(8, 1)]).toEqual([2, 3, 8]);
+    expect(contentsOf({ ...plates, plan: undefined })).toBeUndefined();
   });
 
   it('only what is dissolved browns, and the longer the more', () => {

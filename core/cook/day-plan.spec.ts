@@ -107,7 +107,10 @@ describe('the plan of a day', () => {
   it('says what fits nowhere, and why', () => {
     const day = planDay([waiting('bulk', 'block-bag', 2)], [multi], house);
     expect(day.cooks).toEqual([]);
-    expect(day.left[0]!.why).toContain('no cooker has a place for 2.3 kg bags');
+    expect(day.left[0]!.why).toEqual({
+      kind: 'noPlace',
+      vessel: jasmine.objectContaining({ plural: '2.3 kg bags' }),
+    });
   });
 
   it('loses no vessel and overfills no cooker, whatever waits', () => {

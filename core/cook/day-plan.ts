@@ -1,5 +1,5 @@
-import { CoreError } from '../base/errors.js';
-import type { Appliance, Household } from '../record/definitions.js';
+import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
+import type { Appliance, Household, VesselType } from '../record/definitions.js';
 import type { Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { inCooker, placesNeeded } from './in-cooker.js';
@@ -38,7 +38,16 @@ export interface DayPlan {
   readonly cooks: readonly CookOfDay[];
   readonly endsAt: number;
   /** Batches that fit nowhere, with the reason. */
-  readonly left: readonly { readonly code: string; readonly why: string }[];
+  readonly left: readonly LeftOut[];
+}
+
+/** A batch that fits nowhere, and why: no cooker takes its vessels, they do not go in together, or no hold would do. */
+export interface LeftOut {
+  readonly code: string;
+  readonly why:
+    | { readonly kind: 'noPlace'; readonly vessel: VesselType }
+    | { readonly kind: 'notTogether' }
+    | { readonly kind: 'refused'; readonly error: CoreError };
 }
 
 /** Unloading, wiping, loading, filling water. Common practice, no source. */
@@ -70,7 +79,7 @@ export function planDay(
   appliances: readonly Appliance[],
   house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
 ): DayPlan {
-  const left: { code: string; why: string }[] = [];
+  const left: LeftOut[] = [];
   const loads: Load[] = [];
   const byProgramme = new Map<string, Waiting[]>();
   for (const one of waiting.filter((w) => w.vesselIds.length > 0)) {
@@ -108,14 +117,10 @@ function packed(
   const cut = filledUp(group, appliance);
   // A batch stays together unless cutting it saves a cook.
   const loads = cut.length < whole.length ? cut : whole;
-  try {
-    return { loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, house)), 0) };
-  } catch (error) {
-    if (error instanceof CoreError) {
-      return undefined;
-    }
-    throw error;
-  }
+  return unlessRefused(
+    () => ({ loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, house)), 0) }),
+    undefined,
+  );
 }
 
 /** By falling size, each into the first cook that has room. */
@@ -254,16 +259,19 @@ function whyNot(
   waiting: Waiting,
   appliances: readonly Appliance[],
   house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
-): string {
+): LeftOut['why'] {
   const { vessel, wetG } = inCooker(waiting.batch);
   const able = appliances.find((a) => (a.places[vessel.id] ?? 0) > 0);
   if (able === undefined) {
-    return `no cooker has a place for ${vessel.plural}`;
+    return { kind: 'noPlace', vessel };
   }
   try {
     planCook({ appliance: able, house, vessel, count: 1, vesselWetG: wetG, stage: waiting.batch.stage });
-    return 'it fits no cooker together with the rest';
+    return { kind: 'notTogether' };
   } catch (error) {
-    return error instanceof CoreError ? error.message : String(error);
+    if (isRefusal(error)) {
+      return { kind: 'refused', error };
+    }
+    throw error;
   }
 }

@@ -1,7 +1,7 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { browningOf } from './browning-of.js';
-export { planDay, fuelOf, type CookOfDay, type DayPlan, type Waiting } from './day-plan.js';
+export { planDay, fuelOf, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
 export {
   FAULTS,
   StandInReading,

@@ -11,7 +11,6 @@ import {
   standInCook,
   stepShown,
   vesselAir,
-  CoreError,
   type Fault,
   type FactOf,
   type Shown,
@@ -19,6 +18,7 @@ import {
 } from '../index.js';
 import { readFile } from '../testing/read-file.js';
 import { START_MS, entryMaker } from '../testing/sample-house.js';
+import { refused } from '../testing/refused.js';
 
 const AT = new Date(START_MS).toISOString();
 const canner = shippedAppliances(AT).find((a) => a.id === 'canner')!;
@@ -114,6 +114,13 @@ describe('the pretended canner', () => {
     expect(vesselAir(1)).toBeGreaterThan(vesselAir(10));
   });
 
+  it('holds on after a leak until the time is made up, and is held no longer otherwise', () => {
+    const endsAt = (fault: Fault) => pretend(fault).at(-1)!.second / 60;
+    // The leak of the pretended canner lasts eight minutes.
+    expect(endsAt('leaking') - endsAt('none')).toBeCloseTo(8, 6);
+    expect(endsAt('unvented')).toBeLessThan(endsAt('none'));
+  });
+
   it('a probe that falls out is silent, and a dropout leaves a gap', () => {
     const out = pretend('probeOut');
     expect(out.some((r) => r.coreC === undefined)).toBeTrue();
@@ -146,7 +153,7 @@ describe('a logger’s file', () => {
     const { readings, file } = readFile('min,C\n0,20\n1,err\n1,21\n1,22\n2,=cmd|x\n3,23');
     expect(readings.map((r) => r.value)).toEqual([20, 21, 23]);
     expect(file.skipped).toBe(4);
-    expect(() => readFile('hello')).toThrowError(CoreError, /No readings were found/);
+    expect(() => readFile('hello')).toThrowMatching(refused('no-readings'));
   });
 
   it('goes on past midnight, where it tells the clock alone', () => {

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   comeUpMinutes,
   convert,
   coreCoolMinutes,
@@ -15,6 +14,7 @@ import {
   tradeHold,
   type CookWish,
 } from '../index.js';
+import { refused } from '../testing/refused.js';
 
 const AT = '2026-01-01T00:00:00.000Z';
 const canner = shippedAppliances(AT).find((a) => a.id === 'canner')!;
@@ -78,13 +78,14 @@ describe('the hold', () => {
   it('is what measuring has shown, where it has; and never above the longest programme', () => {
     const measured = plan({ measuredHoldMinutes: 72 });
     expect([measured.holdMinutes, measured.basis]).toEqual([75, 'measured']);
-    expect(() => plan({ longestHoldMinutes: 60 })).toThrowError(CoreError, /can hold 60 min/);
+    expect(() => plan({ longestHoldMinutes: 60 })).toThrowMatching(
+      refused('hold-too-long', { mostMinutes: 60 }),
+    );
   });
 
   it('is refused in words where it would take longer than anyone stands by', () => {
-    expect(() => plan({ psi: 3, altitudeM: 2000 })).toThrowError(
-      CoreError,
-      /At \d+\.\d °C the hold would take more than 16 h; .* It wants a cooker with more pressure/,
+    expect(() => plan({ psi: 3, altitudeM: 2000 })).toThrowMatching(
+      refused('hold-too-long', { longestMinutes: 960, holdMinutes: Infinity }),
     );
   });
 

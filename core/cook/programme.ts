@@ -156,16 +156,13 @@ function holdOf(
   const holdMinutes = Math.ceil((exact - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
   const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
   if (!(holdMinutes <= most)) {
-    const asked = Number.isFinite(holdMinutes)
-      ? `${holdMinutes} min`
-      : `more than ${LONGEST_HOLD_MIN / 60} h`;
-    throw new CoreError(
-      'out-of-range',
-      'Hold',
+    throw new CoreError('hold-too-long', {
+      appliance: appliance.name,
+      chamberC,
       holdMinutes,
-      `at most ${most} min`,
-      `At ${chamberC.toFixed(1)} °C the hold would take ${asked}; ${appliance.name} can hold ${most} min. It wants a cooker with more pressure, or smaller vessels.`,
-    );
+      mostMinutes: most,
+      longestMinutes: LONGEST_HOLD_MIN,
+    });
   }
   return holdMinutes;
 }

@@ -66,9 +66,9 @@ const JAR: ThermalLoad = {
 
 /** A whole cook, reading by reading every ten seconds. The same seed gives the same cook. */
 export function standInCook(cook: StandInCook, random: Random): readonly StandInReading[] {
-  requireWithin(cook.gaugeKPa, { field: 'Pressure', min: 20, max: 250, unit: ' kPa' });
-  requireWithin(cook.holdMinutes, { field: 'Hold', min: 1, max: 600, unit: ' min' });
-  requireWithin(cook.comeUpMinutes, { field: 'Come-up', min: 1, max: 240, unit: ' min' });
+  requireWithin(cook.gaugeKPa, { field: 'pressure', min: 20, max: 250, unit: ' kPa' });
+  requireWithin(cook.holdMinutes, { field: 'hold', min: 1, max: 600, unit: ' min' });
+  requireWithin(cook.comeUpMinutes, { field: 'comeUp', min: 1, max: 240, unit: ' min' });
   const ventMinutes = cook.fault === 'unvented' ? UNVENTED_MIN : cook.ventMinutes;
   const course = courseOf(cook, ventMinutes);
   const core = coreOf(course, cook, ventMinutes);

@@ -66,13 +66,7 @@ export class ReadingsCsv {
   /** To be called after the last line. @throws CoreError when hardly any line held a reading */
   end(): void {
     if (this.count < 2) {
-      throw new CoreError(
-        'bad-archive',
-        'File',
-        'no readings',
-        'lines of time and temperature',
-        'No readings were found. Each line wants a time and a temperature: "2026-03-01T10:00:00Z, 63.5" or "12.5; 63,5" in minutes.',
-      );
+      throw new CoreError('no-readings', {});
     }
   }
 

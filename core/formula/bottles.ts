@@ -7,10 +7,10 @@ import type { VesselType } from '../record/definitions.js';
  * Liquids boil over above half.
  */
 export function splitIntoBottles(volumeMl: number, vessel: VesselType): NonNullable<BatchPlan['cookedIn']> {
-  requireWithin(volumeMl, { field: 'Volume', min: 0.1, max: 500_000, unit: ' ml' });
+  requireWithin(volumeMl, { field: 'volume', min: 0.1, max: 500_000, unit: ' ml' });
   const most = vessel.capacityMl * vessel.fillLimit;
   const count = Math.ceil(volumeMl / most - 1e-9);
-  requireWithin(count, { field: `Number of ${vessel.plural}`, min: 1, max: 500 });
+  requireWithin(count, { field: { field: 'number', of: vessel.plural }, min: 1, max: 500 });
   return { vessel, count, eachMl: volumeMl / count };
 }
 
@@ -20,7 +20,7 @@ export function splitIntoBottles(volumeMl: number, vessel: VesselType): NonNulla
  * @param neededG what all `wanted` vessels take of it, with what is to spare
  */
 export function vesselsFrom(haveG: number, neededG: number, wanted: number): number {
-  requireWithin(haveG, { field: 'Amount that is there', min: 0, max: 1e7, unit: ' g' });
+  requireWithin(haveG, { field: 'amountThere', min: 0, max: 1e7, unit: ' g' });
   return neededG > 0 ? Math.min(wanted, Math.floor((haveG / neededG) * wanted + 1e-9)) : wanted;
 }
 
@@ -38,11 +38,11 @@ export function pourOut(input: {
   readonly wanted: number;
   readonly spare: number;
 }): Pour {
-  const volumeMl = requireWithin(input.volumeMl, { field: 'Volume', min: 0, max: 500_000, unit: ' ml' });
-  const eachMl = requireWithin(input.eachMl, { field: 'In each', min: 0.1, max: 20_000, unit: ' ml' });
+  const volumeMl = requireWithin(input.volumeMl, { field: 'volume', min: 0, max: 500_000, unit: ' ml' });
+  const eachMl = requireWithin(input.eachMl, { field: 'inEach', min: 0.1, max: 20_000, unit: ' ml' });
   const perVessel =
     eachMl *
-    (1 + requireWithin(input.spare, { field: 'To spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 }));
+    (1 + requireWithin(input.spare, { field: 'spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 }));
   return {
     filled: Math.min(input.wanted, Math.floor(volumeMl / perVessel + 1e-9)),
     neededMl: Math.ceil((input.wanted * perVessel) / 10 - 1e-9) * 10,

@@ -1,5 +1,4 @@
 import { CoreError, requireWithin } from '../base/errors.js';
-import { percentWords } from '../quantity/format.js';
 
 const FRACTION = { min: 0, max: 0.99, unit: ' %', shownTimes: 100 } as const;
 
@@ -24,12 +23,12 @@ export function correctMix(input: {
   /** Moisture of what is added; 1 is water. */
   readonly addedMoisture: number;
 }): Correction {
-  const massG = requireWithin(input.massG, { field: 'Mass of the mix', min: 1, max: 1e6, unit: ' g' });
-  const moisture = requireWithin(input.moisture, { field: 'Moisture of the mix', ...FRACTION });
-  const target = requireWithin(input.targetMoisture, { field: 'Wanted moisture', ...FRACTION });
+  const massG = requireWithin(input.massG, { field: 'mixMass', min: 1, max: 1e6, unit: ' g' });
+  const moisture = requireWithin(input.moisture, { field: 'mixMoisture', ...FRACTION });
+  const target = requireWithin(input.targetMoisture, { field: 'wantedMoisture', ...FRACTION });
   const added = requireWithin(input.addedMoisture, {
     ...FRACTION,
-    field: 'Moisture of what is added',
+    field: 'addedMoisture',
     max: 1,
   });
   const gap = moisture - target;
@@ -38,13 +37,7 @@ export function correctMix(input: {
   }
   const reach = target - added;
   if (!(gap * reach > 0)) {
-    throw new CoreError(
-      'out-of-range',
-      'Moisture of what is added',
-      added,
-      gap > 0 ? `below ${percentWords(target)}` : `above ${percentWords(target)}`,
-      `To make the mix ${gap > 0 ? 'drier' : 'wetter'}, what is added must be ${gap > 0 ? 'drier' : 'wetter'} than ${percentWords(target)}. It is ${percentWords(added)}.`,
-    );
+    throw new CoreError('cannot-correct', { wants: gap > 0 ? 'drier' : 'wetter', target, added });
   }
   const addedG = (massG * gap) / reach;
   return { massG: addedG, afterG: massG + addedG };

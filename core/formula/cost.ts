@@ -27,7 +27,7 @@ export function costOf(
       unpriced.push(material.name);
     } else {
       const price = requireWithin(material.pricePerKg, {
-        field: `Price of ${material.name}`,
+        field: { field: 'price', of: material.name },
         min: 0,
         max: 10_000,
       });

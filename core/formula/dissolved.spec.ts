@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   cultureVesselTypes,
   doseFor,
   isFilledHere,
@@ -20,6 +19,7 @@ import {
   vesselsFrom,
   type DissolvedFormula,
 } from '../index.js';
+import { outOfRange } from '../testing/refused.js';
 
 const AT = '2026-01-01T00:00:00.000Z';
 const materials = shippedMaterials(AT);
@@ -102,21 +102,17 @@ describe('scaling agar and broth', () => {
 
   it('refuses a bottle above half, a dish that would spill and a strength that is none', () => {
     const agar = formula('malt-agar');
-    expect(() => scaleFormula(agar, { vessel: bottle, count: 1, eachMl: 300 })).toThrowError(
-      CoreError,
-      'In each 500 ml bottle must be between 1 and 250 ml. You gave 300 ml.',
+    expect(() => scaleFormula(agar, { vessel: bottle, count: 1, eachMl: 300 })).toThrowMatching(
+      outOfRange({ field: 'inEach', of: '500 ml bottle' }, { min: 1, max: 250, value: 300 }),
     );
-    expect(() => scaleFormula(agar, { vessel: dish, count: 1, eachMl: 90 })).toThrowError(
-      CoreError,
-      /90 mm dish must be/,
+    expect(() => scaleFormula(agar, { vessel: dish, count: 1, eachMl: 90 })).toThrowMatching(
+      outOfRange({ field: 'inEach', of: '90 mm dish' }),
     );
-    expect(() => scaleFormula(agar, { vessel: dish, count: 1, strengthGPerL: 0 })).toThrowError(
-      CoreError,
-      /Strength must be between 0\.1 and 12 %\. You gave 0 %/,
+    expect(() => scaleFormula(agar, { vessel: dish, count: 1, strengthGPerL: 0 })).toThrowMatching(
+      outOfRange('strength', { min: 1, max: 120, value: 0 }),
     );
-    expect(() => scaleFormula(agar, { vessel: dish, count: 1, eachMl: NaN })).toThrowError(
-      CoreError,
-      /90 mm dish/,
+    expect(() => scaleFormula(agar, { vessel: dish, count: 1, eachMl: NaN })).toThrowMatching(
+      outOfRange({ field: 'inEach', of: '90 mm dish' }),
     );
   });
 
@@ -142,7 +138,7 @@ describe('scaling agar and broth', () => {
     const agarIn = (ml: number) => doseFor(formula('water-agar'), ml, 25, 0.1)[0]!.roundedG;
     expect(agarIn(600)).toBe(15);
     expect(agarIn(400)).toBe(10);
-    expect(() => doseFor(formula('water-agar'), 0)).toThrowError(CoreError, /Volume must be between 1/);
+    expect(() => doseFor(formula('water-agar'), 0)).toThrowMatching(outOfRange('volume', { min: 1 }));
   });
 
   it('explains every amount up to the number itself', () => {
@@ -182,9 +178,8 @@ describe('bottles and dishes', () => {
     });
     expect(pourOut({ volumeMl: 570, eachMl: 25.7, wanted: 20, spare: 0.1 }).filled).toBe(20);
     expect(pourOut({ volumeMl: 0, eachMl: 20, wanted: 20, spare: 0 }).filled).toBe(0);
-    expect(() => pourOut({ volumeMl: -1, eachMl: 20, wanted: 20, spare: 0 })).toThrowError(
-      CoreError,
-      /Volume/,
+    expect(() => pourOut({ volumeMl: -1, eachMl: 20, wanted: 20, spare: 0 })).toThrowMatching(
+      outOfRange('volume'),
     );
   });
 
@@ -193,7 +188,7 @@ describe('bottles and dishes', () => {
     expect(vesselsFrom(989, 1980, 8)).toBe(3);
     expect(vesselsFrom(9000, 1980, 8)).toBe(8);
     expect(vesselsFrom(0, 1980, 8)).toBe(0);
-    expect(() => vesselsFrom(NaN, 1980, 8)).toThrowError(CoreError, /Amount that is there/);
+    expect(() => vesselsFrom(NaN, 1980, 8)).toThrowMatching(outOfRange('amountThere'));
   });
 
   it('are named in the plural, and what cultures come in is not filled here', () => {
@@ -218,6 +213,6 @@ describe('bottles and dishes', () => {
   it('offer liquid malt by solids and by the school of one and a half', () => {
     expect(liquidMaltFor(20).bySolidsG).toBeCloseTo(24.25, 9);
     expect(liquidMaltFor(20).bySchoolG).toBe(30);
-    expect(() => liquidMaltFor(-1)).toThrowError(CoreError, /Dried malt/);
+    expect(() => liquidMaltFor(-1)).toThrowMatching(outOfRange('driedMalt'));
   });
 });

@@ -15,6 +15,6 @@ export function liquidMaltFor(dryMaltG: number): {
   readonly bySolidsG: number;
   readonly bySchoolG: number;
 } {
-  const dryG = requireWithin(dryMaltG, { field: 'Dried malt', min: 0, max: 100_000, unit: ' g' });
+  const dryG = requireWithin(dryMaltG, { field: 'driedMalt', min: 0, max: 100_000, unit: ' g' });
   return { bySolidsG: (dryG * DRY_SOLIDS) / LIQUID_SOLIDS, bySchoolG: dryG * SCHOOL_FACTOR };
 }

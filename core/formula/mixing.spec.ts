@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   adviseTreatment,
   blendOf,
   correctMix,
@@ -14,6 +13,7 @@ import {
   shippedMaterials,
   shippedVesselTypes,
 } from '../index.js';
+import { outOfRange, refused } from '../testing/refused.js';
 
 const AT = '2026-01-01T00:00:00.000Z';
 const materials = shippedMaterials(AT);
@@ -53,18 +53,13 @@ describe('correcting a mix', () => {
 
   it('refuses water for a wet mix and a wet helper for a drier one, in words', () => {
     const wet = { massG: 1000, moisture: 0.7, targetMoisture: 0.62 };
-    expect(() => correctMix({ ...wet, addedMoisture: 1 })).toThrowError(
-      CoreError,
-      'To make the mix drier, what is added must be drier than 62 %. It is 100 %.',
+    expect(() => correctMix({ ...wet, addedMoisture: 1 })).toThrowMatching(
+      refused('cannot-correct', { wants: 'drier', target: 0.62, added: 1 }),
     );
-    expect(() => correctMix({ ...wet, moisture: 0.5, addedMoisture: 0.1 })).toThrowError(
-      CoreError,
-      /wetter than 62 %/,
+    expect(() => correctMix({ ...wet, moisture: 0.5, addedMoisture: 0.1 })).toThrowMatching(
+      refused('cannot-correct', { wants: 'wetter', target: 0.62 }),
     );
-    expect(() => correctMix({ ...wet, massG: -5, addedMoisture: 0 })).toThrowError(
-      CoreError,
-      /Mass of the mix/,
-    );
+    expect(() => correctMix({ ...wet, massG: -5, addedMoisture: 0 })).toThrowMatching(outOfRange('mixMass'));
   });
 });
 
@@ -166,7 +161,9 @@ describe('cost', () => {
       ...scaled,
       parts: scaled.parts.map((p) => ({ ...p, material: { ...p.material, pricePerKg: -1 } })),
     };
-    expect(() => costOf(bad, {}, 1)).toThrowError(CoreError, /Price of Wheat, whole must be between 0/);
+    expect(() => costOf(bad, {}, 1)).toThrowMatching(
+      outOfRange({ field: 'price', of: 'Wheat, whole' }, { min: 0 }),
+    );
   });
 });
 
@@ -223,9 +220,8 @@ describe('drops towards a pH', () => {
         5.6,
       ),
     ).toEqual(jasmine.objectContaining({ drops: 20 }));
-    expect(() => nextDrops([{ ph: 15, drops: 0 }], 5.6)).toThrowError(
-      CoreError,
-      /pH must be between 0 and 14/,
+    expect(() => nextDrops([{ ph: 15, drops: 0 }], 5.6)).toThrowMatching(
+      outOfRange('ph', { min: 0, max: 14 }),
     );
   });
 });

@@ -11,13 +11,13 @@ export function mixMoisture(parts: readonly MoistPart[]): number {
   let waterG = 0;
   let totalG = 0;
   for (const part of parts) {
-    requireWithin(part.massG, { field: 'Mass', min: 0, max: 1e9, unit: ' g' });
+    requireWithin(part.massG, { field: 'mass', min: 0, max: 1e9, unit: ' g' });
     waterG +=
       part.massG *
-      requireWithin(part.moisture, { field: 'Moisture', min: 0, max: 1, unit: ' %', shownTimes: 100 });
+      requireWithin(part.moisture, { field: 'moisture', min: 0, max: 1, unit: ' %', shownTimes: 100 });
     totalG += part.massG;
   }
-  requireWithin(totalG, { field: 'Mass of the mix', min: Number.MIN_VALUE, max: 1e12, unit: ' g' });
+  requireWithin(totalG, { field: 'mixMass', min: Number.MIN_VALUE, max: 1e12, unit: ' g' });
   return waterG / totalG;
 }
 
@@ -31,7 +31,7 @@ export function waterToAdd(input: {
   readonly targetMoisture: number;
 }): number {
   const target = requireWithin(input.targetMoisture, {
-    field: 'Moisture',
+    field: 'moisture',
     min: 0,
     max: 0.99,
     unit: ' %',
@@ -49,9 +49,9 @@ export function waterToAdd(input: {
  * @throws CoreError when the wet mass is not above the dry matter, or is more than twenty times it
  */
 export function weighedMoisture(wetG: number, dryMatterG: number): number {
-  const dryG = requireWithin(dryMatterG, { field: 'Dry matter', min: 1e-3, max: 1e9, unit: ' g' });
+  const dryG = requireWithin(dryMatterG, { field: 'dryMatter', min: 1e-3, max: 1e9, unit: ' g' });
   requireWithin(wetG, {
-    field: 'Drained mass',
+    field: 'drainedMass',
     min: Math.ceil(dryG),
     max: Math.floor(dryG * 20),
     unit: ' g',

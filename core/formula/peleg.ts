@@ -14,16 +14,16 @@ export function pelegMoisture(input: {
   readonly k2: number;
   readonly minutes: number;
 }): number {
-  const initial = requireWithin(input.initial, { field: 'Moisture on dry basis', min: 0, max: 20 });
+  const initial = requireWithin(input.initial, { field: 'dryBasisMoisture', min: 0, max: 20 });
   const k1 = requireWithin(input.k1, { field: 'k1', min: 1e-9, max: 1e9, unit: ' min' });
   const k2 = requireWithin(input.k2, { field: 'k2', min: 1e-9, max: 1e9 });
-  const minutes = requireWithin(input.minutes, { field: 'Time', min: 0, max: 1e6, unit: ' min' });
+  const minutes = requireWithin(input.minutes, { field: 'time', min: 0, max: 1e6, unit: ' min' });
   return initial + minutes / (k1 + k2 * minutes);
 }
 
 /** Dry basis (water ÷ dry matter) from wet basis. @param wet fraction below 1 */
 export function dryBasis(wet: number): number {
-  const kept = requireWithin(wet, { field: 'Moisture', min: 0, max: 0.99, unit: ' %', shownTimes: 100 });
+  const kept = requireWithin(wet, { field: 'moisture', min: 0, max: 0.99, unit: ' %', shownTimes: 100 });
   return kept / (1 - kept);
 }
 

@@ -29,12 +29,12 @@ const LEAST_SLOPE = 1e-3;
 
 /** What to do next on the way to a pH, from the readings so far. One drop at a time until there is a slope. */
 export function nextDrops(readings: readonly PhReading[], targetPh: number): PhAdvice | undefined {
-  const target = requireWithin(targetPh, { field: 'Wanted pH', min: 0, max: 14 });
+  const target = requireWithin(targetPh, { field: 'wantedPh', min: 0, max: 14 });
   const last = readings[readings.length - 1];
   if (last === undefined) {
     return undefined;
   }
-  requireWithin(last.ph, { field: 'pH', min: 0, max: 14 });
+  requireWithin(last.ph, { field: 'ph', min: 0, max: 14 });
   const gap = target - last.ph;
   if (Math.abs(gap) <= NEAR) {
     return { kind: 'reached' };

@@ -7,7 +7,7 @@ export function resolveFormula(formula: Formula, materials: readonly Material[])
   const parts = formula.parts.map(({ materialId, ...part }) => {
     const material = materials.find((m) => m.id === materialId);
     if (material === undefined) {
-      throw new CoreError('not-found', 'Material', materialId, 'one of the materials on the shelf');
+      throw new CoreError('not-found', { what: 'material', id: materialId });
     }
     return { ...part, material: asMeasured(material) };
   });

@@ -94,7 +94,7 @@ export function doseFor(
   strengthGPerL = formula.strength.value,
   stepG = 1,
 ): readonly ScaledPart[] {
-  requireWithin(volumeMl, { field: 'Volume', min: 1, max: 500_000, unit: ' ml' });
+  requireWithin(volumeMl, { field: 'volume', min: 1, max: 500_000, unit: ' ml' });
   const parts = formula.parts.map((part) => {
     const perLiter =
       part.material.id === formula.strengthOf ? strengthGPerL / solidsPerGram(part.material) : part.share;

@@ -75,7 +75,7 @@ function roundedMoisture(parts: readonly ScaledPart[], waterG: number): number |
 
 /** Of what is all water there is no dry matter to weigh. */
 function dryOf(material: Material): number {
-  const field = `Moisture of ${material.name}`;
+  const field = { field: 'moisture', of: material.name } as const;
   return (
     1 - requireWithin(material.moisture.value, { field, min: 0, max: 0.99, unit: ' %', shownTimes: 100 })
   );

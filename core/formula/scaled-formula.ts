@@ -1,4 +1,4 @@
-import type { RangeRule } from '../base/errors.js';
+import type { RangeRule } from '../base/refusals.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { Material, VesselType } from '../record/definitions.js';
 
@@ -80,26 +80,32 @@ export interface DissolvedAmounts {
   readonly cookedIn?: BatchPlan['cookedIn'];
 }
 
-export const COUNT_RULE: RangeRule = { field: 'How many', min: 1, max: 500, whole: true };
-export const SPARE_RULE: RangeRule = { field: 'To spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 };
+export const COUNT_RULE: RangeRule = { field: 'count', min: 1, max: 500, whole: true };
+export const SPARE_RULE: RangeRule = { field: 'spare', min: 0, max: 0.5, unit: ' %', shownTimes: 100 };
 /** Wetter than the wettest material as supplied, and no wetter than coir can hold (common practice, no source). */
 export const MOISTURE_RULE: RangeRule = {
-  field: 'Moisture',
+  field: 'moisture',
   min: 0.2,
   max: 0.86,
   unit: ' %',
   shownTimes: 100,
 };
 /** Ten times below the leanest broth, and where agar no longer pours. Common practice, no source. */
-export const STRENGTH_RULE: RangeRule = { field: 'Strength', min: 1, max: 120, unit: ' %', shownTimes: 0.1 };
+export const STRENGTH_RULE: RangeRule = { field: 'strength', min: 1, max: 120, unit: ' %', shownTimes: 0.1 };
 
 /** The range of fills that a vessel takes. */
 export function fillRule(vessel: VesselType): RangeRule {
-  return { field: `Fill of ${vessel.plural}`, min: 0.1, max: vessel.fillLimit, unit: ' %', shownTimes: 100 };
+  return {
+    field: { field: 'fill', of: vessel.plural },
+    min: 0.1,
+    max: vessel.fillLimit,
+    unit: ' %',
+    shownTimes: 100,
+  };
 }
 
 /** The range of volumes that a vessel takes when it is filled with a liquid. */
 export function eachMlRule(vessel: VesselType): RangeRule {
   const most = Math.round(vessel.capacityMl * vessel.fillLimit * 10) / 10;
-  return { field: `In each ${vessel.name}`, min: Math.min(1, most), max: most, unit: ' ml' };
+  return { field: { field: 'inEach', of: vessel.name }, min: Math.min(1, most), max: most, unit: ' ml' };
 }

@@ -61,7 +61,7 @@ export interface UptakeStage {
 
 /** Rate constant at a temperature: faster when hot, slower for large kernels (diffusion goes with the square). */
 export function uptakeRate(kind: UptakeKind, celsius: number): number {
-  const kelvin = requireWithin(celsius, { field: 'Water', min: 0, max: 105, unit: ' °C' }) + ZERO_C_K;
+  const kelvin = requireWithin(celsius, { field: 'water', min: 0, max: 105, unit: ' °C' }) + ZERO_C_K;
   const heat = Math.exp(ACTIVATION_K * (1 / REFERENCE_K - 1 / kelvin));
   return kind.ratePerMin20 * heat * (WHEAT.diameterMm / kind.diameterMm) ** 2;
 }

@@ -5,16 +5,16 @@ const MM3_PER_ML = 1000;
 
 /** Volume of a round vessel by its inner measures, ml. */
 export function cylinderMl(diameterMm: number, heightMm: number): number {
-  requireWithin(diameterMm, { field: 'Diameter', min: 5, max: 1000, unit: ' mm' });
-  requireWithin(heightMm, { field: 'Height', min: 1, max: 1000, unit: ' mm' });
+  requireWithin(diameterMm, { field: 'diameter', min: 5, max: 1000, unit: ' mm' });
+  requireWithin(heightMm, { field: 'height', min: 1, max: 1000, unit: ' mm' });
   return (Math.PI * (diameterMm / 2) ** 2 * heightMm) / MM3_PER_ML;
 }
 
 /** Volume of a tray or tub by its inner measures, ml. */
 export function boxMl(lengthMm: number, widthMm: number, heightMm: number): number {
-  requireWithin(lengthMm, { field: 'Length', min: 10, max: 2000, unit: ' mm' });
-  requireWithin(widthMm, { field: 'Width', min: 10, max: 2000, unit: ' mm' });
-  requireWithin(heightMm, { field: 'Height', min: 1, max: 1000, unit: ' mm' });
+  requireWithin(lengthMm, { field: 'length', min: 10, max: 2000, unit: ' mm' });
+  requireWithin(widthMm, { field: 'width', min: 10, max: 2000, unit: ' mm' });
+  requireWithin(heightMm, { field: 'height', min: 1, max: 1000, unit: ' mm' });
   return (lengthMm * widthMm * heightMm) / MM3_PER_ML;
 }
 

@@ -61,18 +61,13 @@ export function fitColonization(
   const prior = options.prior ?? ANY_GRAIN;
   const weight = options.priorWeight ?? 1;
   if (!(prior.low < prior.high && prior.low > 0)) {
-    throw new CoreError(
-      'out-of-range',
-      'Expected full day',
-      [prior.low, prior.high],
-      'a range of days above 0',
-    );
+    throw new CoreError('bad-prior', { low: prior.low, high: prior.high });
   }
   const points = marks
     .map((m) => ({
-      day: requireWithin(m.day, { field: 'Day', min: 0, max: 400 }),
+      day: requireWithin(m.day, { field: 'day', min: 0, max: 400 }),
       fraction: requireWithin(m.fraction, {
-        field: 'Colonization',
+        field: 'colonization',
         min: 0,
         max: 1,
         unit: ' %',

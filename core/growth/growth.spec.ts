@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { CoreError, expectedFraction, fitColonization, type ColonizationMark } from '../index.js';
+import { expectedFraction, fitColonization, type ColonizationMark } from '../index.js';
+import { outOfRange, refused } from '../testing/refused.js';
 
 const curve =
   (midDay: number, ratePerDay: number) =>
@@ -100,14 +101,12 @@ describe('the forecast of full colonization', () => {
   });
 
   it('refuses fractions above one, negative days and an upside-down prior', () => {
-    expect(() => fitColonization([{ day: 3, fraction: 1.2 }])).toThrowError(
-      CoreError,
-      /Colonization must be between 0 and 100 %\. You gave 120 %/,
+    expect(() => fitColonization([{ day: 3, fraction: 1.2 }])).toThrowMatching(
+      outOfRange('colonization', { max: 1, value: 1.2 }),
     );
-    expect(() => fitColonization([{ day: -1, fraction: 0.2 }])).toThrowError(CoreError, /Day/);
-    expect(() => fitColonization([], { prior: { fullDay: 10, low: 12, high: 8 } })).toThrowError(
-      CoreError,
-      /Expected full day/,
+    expect(() => fitColonization([{ day: -1, fraction: 0.2 }])).toThrowMatching(outOfRange('day'));
+    expect(() => fitColonization([], { prior: { fullDay: 10, low: 12, high: 8 } })).toThrowMatching(
+      refused('bad-prior'),
     );
   });
 });

@@ -22,20 +22,20 @@ export interface CoolingInput {
  * In u = ΔT^(1−n), or ln ΔT for n = 1, cooling is a straight line, fitted by least squares.
  *
  * @returns 0 when the target is already passed
- * @throws CoreError `out-of-range`, or `wrong-state` when the readings do not fall
+ * @throws CoreError `out-of-range`, `too-few`, or `not-falling`
  */
 export function minutesToCool(input: CoolingInput): number {
-  const exponent = requireWithin(input.exponent ?? NATURAL_CONVECTION, { field: 'Exponent', min: 1, max: 2 });
+  const exponent = requireWithin(input.exponent ?? NATURAL_CONVECTION, { field: 'exponent', min: 1, max: 2 });
   const { ambientCelsius, targetCelsius, readings } = input;
   const excess = requireWithin(targetCelsius - ambientCelsius, {
-    field: 'Target above the room',
+    field: 'targetAboveRoom',
     min: 0.1,
     max: 300,
     unit: ' °C',
   });
   const last = readings[readings.length - 1];
   if (readings.length < 2 || last === undefined) {
-    throw new CoreError('wrong-state', 'Readings', readings.length, 'at least two');
+    throw new CoreError('too-few', { of: 'readings', least: 2 });
   }
   if (last.celsius <= targetCelsius) {
     return 0;
@@ -44,7 +44,7 @@ export function minutesToCool(input: CoolingInput): number {
     x: r.minutes,
     y: straighten(
       requireWithin(r.celsius - ambientCelsius, {
-        field: 'Reading above the room',
+        field: 'readingAboveRoom',
         min: 0.01,
         max: 300,
         unit: ' °C',
@@ -54,12 +54,7 @@ export function minutesToCool(input: CoolingInput): number {
   }));
   const line = leastSquaresLine(points);
   if (!(line.slope > 0)) {
-    throw new CoreError(
-      'wrong-state',
-      'Readings',
-      readings.map((r) => r.celsius),
-      'falling from one to the next',
-    );
+    throw new CoreError('not-falling', { celsius: readings.map((r) => r.celsius) });
   }
   return Math.max(0, (straighten(excess, exponent) - line.intercept) / line.slope - last.minutes);
 }

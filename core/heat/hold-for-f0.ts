@@ -28,9 +28,9 @@ const WITHIN_MIN = 0.02;
  * @throws CoreError `out-of-range` when no hold of `mostMinutes` reaches it
  */
 export function holdForF0(input: HoldInput): number {
-  const target = requireWithin(input.targetF0, { field: 'Target F0', min: 0, max: 1e4, unit: ' min' });
+  const target = requireWithin(input.targetF0, { field: 'targetF0', min: 0, max: 1e4, unit: ' min' });
   const most = requireWithin(input.mostMinutes ?? MOST_HOLD_MIN, {
-    field: 'Longest hold',
+    field: 'longestHold',
     min: 1,
     max: MOST_HOLD_MIN,
     unit: ' min',
@@ -49,12 +49,7 @@ export function holdForF0(input: HoldInput): number {
   };
   const hold = holdReaching(earned, target, WITHIN_MIN, most);
   if (hold === undefined) {
-    throw new CoreError(
-      'out-of-range',
-      'Target F0',
-      target,
-      `at most ${earned(most).toFixed(2)}, which a hold of ${most} min gives`,
-    );
+    throw new CoreError('f0-out-of-reach', { targetF0: target, mostF0: earned(most), mostMinutes: most });
   }
   return hold;
 }
@@ -62,7 +57,7 @@ export function holdForF0(input: HoldInput): number {
 function withHold({ chamber, afterHold = [] }: HoldInput, hold: number): ProfilePoint[] {
   const last = chamber[chamber.length - 1];
   if (last === undefined) {
-    throw new CoreError('wrong-state', 'Chamber profile', 0, 'of at least two points');
+    throw new CoreError('too-few', { of: 'chamberPoints', least: 2 });
   }
   const off = last.minutes + hold;
   return [

@@ -19,8 +19,8 @@ export interface LethalityOptions {
 
 /** How many times faster than at the reference spores die: 10^((T − ref)/z). Dimensionless. */
 export function lethalRate(celsius: number, options: LethalityOptions = {}): number {
-  requireWithin(celsius, { field: 'Temperature', min: -80, max: 300, unit: ' °C' });
-  const z = requireWithin(options.z ?? Z_C, { field: 'z value', min: 1, max: 100, unit: ' °C' });
+  requireWithin(celsius, { field: 'temperature', min: -80, max: 300, unit: ' °C' });
+  const z = requireWithin(options.z ?? Z_C, { field: 'zValue', min: 1, max: 100, unit: ' °C' });
   return 10 ** ((celsius - (options.reference ?? REFERENCE_C)) / z);
 }
 
@@ -37,7 +37,7 @@ export function f0(profile: readonly ProfilePoint[], options: LethalityOptions =
     const from = profile[i - 1]!;
     const to = profile[i]!;
     const minutes = requireWithin(to.minutes - from.minutes, {
-      field: 'Time step',
+      field: 'timeStep',
       min: 0,
       max: 1e6,
       unit: ' min',

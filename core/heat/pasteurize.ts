@@ -42,16 +42,16 @@ export function mixTemperature(input: {
   readonly vesselKg: number;
   readonly vessel: BucketMaterial;
 }): number {
-  const water = requireWithin(input.waterKg, { field: 'Water', min: 0.1, max: 500, unit: ' kg' }) * WATER;
-  const substrateKg = requireWithin(input.substrateKg, { field: 'Substrate', min: 0, max: 500, unit: ' kg' });
+  const water = requireWithin(input.waterKg, { field: 'water', min: 0.1, max: 500, unit: ' kg' }) * WATER;
+  const substrateKg = requireWithin(input.substrateKg, { field: 'substrate', min: 0, max: 500, unit: ' kg' });
   const moisture = requireWithin(input.moisture, {
-    field: 'Moisture',
+    field: 'moisture',
     min: 0,
     max: 0.99,
     unit: ' %',
     shownTimes: 100,
   });
-  requireWithin(input.vesselKg, { field: 'Bucket', min: 0, max: 100, unit: ' kg' });
+  requireWithin(input.vesselKg, { field: 'bucket', min: 0, max: 100, unit: ' kg' });
   const cold =
     substrateKg * (moisture * WATER + (1 - moisture) * DRY_MATTER) + input.vesselKg * VESSEL[input.vessel];
   return (water * input.waterC + cold * input.roomC) / (water + cold);
@@ -69,7 +69,7 @@ export interface WarmMiddle {
 
 /** A filled bucket of so many liters is taken as wide as it is high. */
 export function bucketShape(liters: number): Shape {
-  requireWithin(liters, { field: 'Bucket', min: 1, max: 500, unit: ' l' });
+  requireWithin(liters, { field: 'bucket', min: 1, max: 500, unit: ' l' });
   const radiusMm = 100 * Math.cbrt(liters / (2 * Math.PI));
   return { kind: 'cylinder', radiusMm, heightMm: 2 * radiusMm };
 }
@@ -97,8 +97,8 @@ export function heldInBath(input: {
   readonly minutes: number;
   readonly roomC: number;
 }): WarmMiddle {
-  requireWithin(input.bathC, { field: 'Bath', min: 40, max: 101, unit: ' °C' });
-  requireWithin(input.minutes, { field: 'Time in it', min: 1, max: 24 * 60, unit: ' min' });
+  requireWithin(input.bathC, { field: 'bath', min: 40, max: 101, unit: ' °C' });
+  requireWithin(input.minutes, { field: 'timeInBath', min: 1, max: 24 * 60, unit: ' min' });
   return warmMiddle(input.shape, BATH_FILM, input.startC, [
     { minutes: 0, celsius: input.bathC },
     { minutes: input.minutes, celsius: input.bathC },
@@ -137,8 +137,8 @@ export const LIME = { leastPh: 12, leastHours: 12, mostHours: 18 } as const;
 
 /** Whether a lime bath has done its work, in words that say what lacks. */
 export function limeBath(ph: number, hours: number): { readonly enough: boolean; readonly words: string } {
-  requireWithin(ph, { field: 'pH', min: 0, max: 14 });
-  requireWithin(hours, { field: 'Time in it', min: 0, max: 240, unit: ' h' });
+  requireWithin(ph, { field: 'ph', min: 0, max: 14 });
+  requireWithin(hours, { field: 'timeInBath', min: 0, max: 240, unit: ' h' });
   if (ph < LIME.leastPh) {
     return { enough: false, words: `pH ${ph} is too low: stir in more hydrated lime until it is above 12.` };
   }
@@ -163,6 +163,6 @@ export const DRY_HEAT: readonly { readonly celsius: number; readonly minutes: nu
 
 /** The time at an oven's temperature, counted once the glass itself is that hot. Undefined below 160 °C. */
 export function dryHeatMinutes(celsius: number): number | undefined {
-  requireWithin(celsius, { field: 'Oven', min: 50, max: 300, unit: ' °C' });
+  requireWithin(celsius, { field: 'oven', min: 50, max: 300, unit: ' °C' });
   return DRY_HEAT.filter((pair) => pair.celsius <= celsius).at(-1)?.minutes;
 }

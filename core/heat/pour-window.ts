@@ -1,4 +1,4 @@
-import { CoreError, requireWithin } from '../base/errors.js';
+import { CoreError, isRefusal, requireWithin } from '../base/errors.js';
 import { NATURAL_CONVECTION, minutesToCool } from './cooling.js';
 import type { ProfilePoint } from './lethality.js';
 
@@ -38,10 +38,10 @@ export interface PourWindow {
  * @throws CoreError with fewer than two readings or when they do not fall
  */
 export function pourWindow(readings: readonly ProfilePoint[], ambientCelsius: number): PourWindow {
-  requireWithin(ambientCelsius, { field: 'Room', min: -10, max: POUR_UNTIL_C - 2, unit: ' °C' });
+  requireWithin(ambientCelsius, { field: 'room', min: -10, max: POUR_UNTIL_C - 2, unit: ' °C' });
   const [first, last] = [readings[0], readings[readings.length - 1]];
   if (first === undefined || last === undefined || readings.length < 2) {
-    throw new CoreError('wrong-state', 'Readings', readings.length, 'at least two');
+    throw new CoreError('too-few', { of: 'readings', least: 2 });
   }
   return {
     opens: intervalTo(POUR_FROM_C, readings, ambientCelsius),
@@ -59,7 +59,7 @@ function intervalTo(target: number, readings: readonly ProfilePoint[], ambientCe
       return minutesToCool({ readings: shifted, ambientCelsius, targetCelsius: target, exponent });
     } catch (error) {
       // The error of the readings may hide the fall altogether: then there is no upper end.
-      if (error instanceof CoreError && error.code === 'wrong-state') {
+      if (isRefusal(error) && (error.code === 'not-falling' || error.code === 'too-few')) {
         return Infinity;
       }
       throw error;
@@ -67,12 +67,7 @@ function intervalTo(target: number, readings: readonly ProfilePoint[], ambientCe
   };
   const middle = after(readings, NATURAL_CONVECTION);
   if (middle === Infinity) {
-    throw new CoreError(
-      'wrong-state',
-      'Readings',
-      readings.map((r) => r.celsius),
-      'falling from one to the next',
-    );
+    throw new CoreError('not-falling', { celsius: readings.map((r) => r.celsius) });
   }
   const end = readings.length - 1;
   const tilted = (sign: number) =>

@@ -59,20 +59,12 @@ function worldOf(house: House): World {
 export function requireInstant(atMs: number, notBeforeMs: number | undefined, nowMs: number): void {
   const least = notBeforeMs ?? nowMs - MOST_AGE_MS;
   if (!(atMs >= least)) {
-    const words =
-      notBeforeMs === undefined
-        ? 'within the last 20 years'
-        : `after the batch was made, ${local(notBeforeMs)}`;
-    throw new CoreError('out-of-range', 'When', local(atMs), words);
+    const limit = notBeforeMs === undefined ? 'mostAge' : 'batchMade';
+    throw new CoreError('bad-moment', { atMs, limit, limitMs: least });
   }
   if (!(atMs <= nowMs + CLOCK_SLACK_MS)) {
-    throw new CoreError('out-of-range', 'When', local(atMs), `not later than now, ${local(nowMs)}`);
+    throw new CoreError('bad-moment', { atMs, limit: 'now', limitMs: nowMs });
   }
-}
-
-/** Shown in UTC, so that core needs no time zone; the interface shows local time beside its fields. */
-function local(ms: number): string {
-  return Number.isFinite(ms) ? new Date(ms).toISOString().slice(0, 16).replace('T', ' ') + ' UTC' : 'no date';
 }
 
 /** When the batches that a fact speaks of were made: nothing can have happened to them before. */
@@ -96,20 +88,16 @@ function latestMade(house: House, ids: readonly VesselId[]): number | undefined 
 
 function checkAfterStep(house: House, entry: EntryOf<'cookStep'>): void {
   const since = house.cookById.get(entry.cookId)?.state.sinceMs;
-  if (since !== undefined && Date.parse(entry.at) < since) {
-    throw new CoreError(
-      'out-of-range',
-      'When',
-      local(Date.parse(entry.at)),
-      `after the step before, ${local(since)}`,
-    );
+  const atMs = Date.parse(entry.at);
+  if (since !== undefined && atMs < since) {
+    throw new CoreError('bad-moment', { atMs, limit: 'stepBefore', limitMs: since });
   }
 }
 
 function checkRetimed(house: House, entry: EntryOf<'retimed'>, nowMs: number): void {
   const named = house.factById.get(entry.entryId);
   if (named === undefined) {
-    throw new CoreError('not-found', 'Entry', entry.entryId, 'one that stands');
+    throw new CoreError('not-found', { what: 'entry', id: entry.entryId });
   }
   const atMs = Date.parse(entry.actualAt);
   requireInstant(atMs, madeBefore(house, named), nowMs);
@@ -125,19 +113,9 @@ function checkBetweenSteps(house: House, cookId: CookId, entryId: string, atMs: 
   const before = steps[place - 1];
   const after = steps[place + 1];
   if (before !== undefined && atMs < Date.parse(before.at)) {
-    throw new CoreError(
-      'out-of-range',
-      'When',
-      local(atMs),
-      `after the step before, ${local(Date.parse(before.at))}`,
-    );
+    throw new CoreError('bad-moment', { atMs, limit: 'stepBefore', limitMs: Date.parse(before.at) });
   }
   if (after !== undefined && atMs > Date.parse(after.at)) {
-    throw new CoreError(
-      'out-of-range',
-      'When',
-      local(atMs),
-      `before the step after, ${local(Date.parse(after.at))}`,
-    );
+    throw new CoreError('bad-moment', { atMs, limit: 'stepAfter', limitMs: Date.parse(after.at) });
   }
 }

@@ -20,7 +20,7 @@ export function checkReadings(
     kind === 'place' ||
     (kind === 'cook' ? house.cookById.has(id as CookId) : house.vesselById.has(id as VesselId));
   if (!isHere) {
-    throw new CoreError('not-found', kind === 'cook' ? 'Cook' : 'Vessel', id, 'one that is in this house');
+    throw new CoreError('not-found', { what: kind, id });
   }
   requireInstant(fromMs, undefined, nowMs);
   requireInstant(toMs, undefined, nowMs);

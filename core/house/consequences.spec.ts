@@ -10,6 +10,7 @@ import {
   type EntryId,
 } from '../index.js';
 import { DAY_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+import { refused } from '../testing/refused.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
 const records = hollinRow(NOW, NOW - 9 * 3_600_000);
@@ -32,7 +33,7 @@ describe('what follows from a correction', () => {
     )!;
     const found = consequencesOf(house, [strike(opened.id)]);
     expect(found.some((i) => i.fact.kind === 'harvested')).toBeTrue();
-    expect(found[0]!.reason).toMatch(/must be opened and in the tent/);
+    expect(refused('wrong-phase', { wanted: 'opened' })(found[0]!.cause)).toBeTrue();
   });
 
   it('goes on to what follows from those, until the rest stands', () => {
@@ -46,7 +47,7 @@ describe('what follows from a correction', () => {
   it('is asked of another value too: a dose that the culture does not hold', () => {
     const fed = fact('inoculated');
     const value = entry(NOW, { kind: 'revalued', entryId: fed.id, fields: { doseEach: 9999 } });
-    expect(consequencesOf(house, [value])[0]!.reason).toMatch(/Dose must be between/);
+    expect(refused('bad-dose', { each: 9999 })(consequencesOf(house, [value])[0]!.cause)).toBeTrue();
   });
 
   it('is nothing for a note, which nothing rests on', () => {

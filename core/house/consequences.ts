@@ -13,7 +13,8 @@ import { withRows } from './derive/with-rows.js';
 /** A fact that cannot be true beside the others, and why. */
 export interface Impossible {
   readonly fact: Fact;
-  readonly reason: string;
+  /** What was thrown: a refusal. */
+  readonly cause: unknown;
 }
 
 /**
@@ -42,8 +43,8 @@ function impossibleOf(house: House, facts: readonly Fact[]): readonly Impossible
   for (const fact of facts) {
     try {
       requirePossible(telling, fact);
-    } catch (error) {
-      found.push({ fact, reason: error instanceof Error ? error.message : String(error) });
+    } catch (cause) {
+      found.push({ fact, cause });
     }
     telling.tell(fact);
   }

@@ -22,6 +22,7 @@ import {
 import { readFile } from '../testing/read-file.js';
 import { extremeHouses } from '../testing/extreme-houses.js';
 import { DAY_MS, MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
+import { refused } from '../testing/refused.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
 const records = hollinRow(NOW, NOW - 9 * 3_600_000);
@@ -66,7 +67,7 @@ describe('a part that cannot be worked out', () => {
     const broken = buildHouse({ ...records, species });
     expect(broken.troubles.length).toBeGreaterThan(0);
     expect(broken.troubles[0]).toEqual(
-      jasmine.objectContaining({ part: 'forecast', reason: jasmine.stringMatching(/Expected full day/) }),
+      jasmine.objectContaining({ part: 'forecast', cause: jasmine.objectContaining({ code: 'bad-prior' }) }),
     );
     expect(broken.batches.length).toBe(house.batches.length);
     expect(() => dueItems(broken, NOW)).not.toThrow();
@@ -183,7 +184,7 @@ describe('two presses of one thing', () => {
         entry(nowIso, { kind: 'discarded', vesselIds: [gone.vessel.id], reason: 'other' }),
         NOW,
       ),
-    ).toThrowError(/must be still here\. It is taken out/);
+    ).toThrowMatching(refused('wrong-phase', { phase: 'gone', wanted: 'here' }));
     const cooking = effectiveEntries(records.entries).find((f) => f.kind === 'cookLoaded')!;
     expect(() =>
       checkEntry(
@@ -195,6 +196,6 @@ describe('two presses of one thing', () => {
         }),
         NOW,
       ),
-    ).toThrowError(/ready to be cooked/);
+    ).toThrowMatching(refused('wrong-phase', { wanted: 'uncooked' }));
   });
 });

@@ -24,17 +24,22 @@ export function dryDown(input: {
   readonly dryG: readonly number[];
   readonly dishG?: number;
 }): DryDown {
-  const dishG = requireWithin(input.dishG ?? 0, { field: 'Dish', min: 0, max: 5000, unit: ' g' });
-  const wetG = requireWithin(input.wetG, { field: 'Wet mass', min: dishG + 0.1, max: 100_000, unit: ' g' });
+  const dishG = requireWithin(input.dishG ?? 0, { field: 'dish', min: 0, max: 5000, unit: ' g' });
+  const wetG = requireWithin(input.wetG, { field: 'wetMass', min: dishG + 0.1, max: 100_000, unit: ' g' });
   if (input.dryG.length === 0) {
-    throw new CoreError('out-of-range', 'Dry masses', 'none', 'at least one');
+    throw new CoreError('too-few', { of: 'dryMasses', least: 1 });
   }
   let before = wetG;
   let lastLossG: number | undefined;
   for (const [index, massG] of input.dryG.entries()) {
     // A scale may wander by a little; more than that is a slip or another dish.
     const slack = CONSTANT_WITHIN * (before - dishG);
-    requireWithin(massG, { field: `Dry mass ${index + 1}`, min: dishG, max: before + slack, unit: ' g' });
+    requireWithin(massG, {
+      field: { field: 'dryMass', of: index + 1 },
+      min: dishG,
+      max: before + slack,
+      unit: ' g',
+    });
     lastLossG = before - massG;
     before = Math.min(before, massG);
   }

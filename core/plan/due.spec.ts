@@ -1,7 +1,9 @@
 import {
   buildHouse,
+  HOUR_MS,
   dueItems,
   hollinRow,
+  isForToday,
   isOn,
   lastFraction,
   nextCutMs,
@@ -28,6 +30,30 @@ const said = ({ deed }: DueItem) => Object.values(deed).join(' ');
 const deeds = (h: House, nowMs = NOW) => dueItems(h, nowMs).map(said);
 const batch = (h: House, code: string) => h.batches.find((b) => b.code === code)!;
 const cook14 = house.cooks.find((c) => c.cook.number === 14)!;
+
+describe('what is for today', () => {
+  const endMs = NOW + 14.9 * HOUR_MS;
+  const at = (atMs: number, exact: boolean): DueItem => ({
+    deed: { kind: 'heatOff', cook: 'canner 1' },
+    place: 'stove',
+    atMs,
+    exact,
+  });
+
+  it('is what was due before, and all until the day ends', () => {
+    expect(isForToday(at(NOW - DAY_MS, false), NOW, endMs)).toBeTrue();
+    expect(isForToday(at(endMs, false), NOW, endMs)).toBeTrue();
+    expect(isForToday(at(endMs + 1, false), NOW, endMs)).toBeFalse();
+    expect(isForToday(at(endMs + 1, true), NOW, endMs)).toBeFalse();
+  });
+
+  it('is a clock that rings after midnight too, for whoever stands at the pot at eleven', () => {
+    const late = endMs - HOUR_MS;
+    expect(isForToday(at(endMs + HOUR_MS, true), late, endMs)).toBeTrue();
+    expect(isForToday(at(endMs + HOUR_MS, false), late, endMs)).toBeFalse();
+    expect(isForToday(at(endMs + 6 * HOUR_MS, true), late, endMs)).toBeFalse();
+  });
+});
 
 describe('what is due in the made-up household', () => {
   it('comes soonest first, each at its place', () => {

@@ -11,7 +11,7 @@ import type { VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
-import { DAY_MS, MINUTE_MS } from '../base/time.js';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 
 export type PlaceName = 'desk' | 'stove' | 'box' | 'shelf' | 'tent' | 'ledger';
 
@@ -59,6 +59,14 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
 /** Late: a clock that is over by five minutes, or a day's work that was due on an earlier day. */
 export function isLate(item: DueItem, nowMs: number, startOfTodayMs: number): boolean {
   return item.exact ? item.atMs < nowMs - 5 * MINUTE_MS : item.atMs < startOfTodayMs;
+}
+
+/** A clock that rings so soon belongs to this day, also when that is after midnight. Our choice. */
+const SOON_MS = 6 * HOUR_MS;
+
+/** Whether something is for today: late, later on this day, or at a clock that rings in the night that begins. */
+export function isForToday(item: DueItem, nowMs: number, endOfTodayMs: number): boolean {
+  return item.atMs <= (item.exact ? Math.max(endOfTodayMs, nowMs + SOON_MS) : endOfTodayMs);
 }
 
 /** All that one batch asks for next. */

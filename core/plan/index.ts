@@ -1,1 +1,1 @@
-export { dueItems, isLate, nextFor, type Deed, type DueItem, type PlaceName } from './due.js';
+export { dueItems, isForToday, isLate, nextFor, type Deed, type DueItem, type PlaceName } from './due.js';

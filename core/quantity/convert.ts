@@ -1,5 +1,8 @@
-import { UnitError } from '../base/errors.js';
+import { CoreError } from '../base/errors.js';
 import { UNITS, type Unit, type UnitName } from './units.js';
+
+/** Heavier than any metal. */
+const BELOW_G_PER_ML = 25;
 
 export interface ConvertOptions {
   /** Needed only between volume and mass. */
@@ -9,13 +12,13 @@ export interface ConvertOptions {
 /**
  * Converts a value between units, through the exact factors of NIST Handbook 44 Appendix C.
  *
- * @throws UnitError `unknown-unit`, `density-needed`, or `out-of-range` for a value that is not finite
+ * @throws CoreError `unknown-unit`, `other-kind-of-unit`, `density-needed`, or `not-finite` for a value that is not finite
  */
 export function convert(value: number, from: UnitName, to: UnitName, options: ConvertOptions = {}): number {
   const source = unitNamed(from);
   const target = unitNamed(to);
   if (!Number.isFinite(value)) {
-    throw new UnitError('out-of-range', `Amount in ${from}`, value, 'a finite number');
+    throw new CoreError('not-finite', { field: { field: 'amount', of: from } });
   }
   let base = value * source.size + (source.offset ?? 0);
   if (source.kind !== target.kind) {
@@ -26,7 +29,7 @@ export function convert(value: number, from: UnitName, to: UnitName, options: Co
 
 function unitNamed(name: UnitName): Unit {
   if (!Object.hasOwn(UNITS, name)) {
-    throw new UnitError('unknown-unit', 'Unit', name, `one of ${Object.keys(UNITS).join(', ')}`);
+    throw new CoreError('unknown-unit', { unit: name, known: Object.keys(UNITS) });
   }
   return UNITS[name];
 }
@@ -40,10 +43,10 @@ function bridge(
 ): number {
   const kinds = `${source.kind} to ${target.kind}`;
   if (kinds !== 'volume to mass' && kinds !== 'mass to volume') {
-    throw new UnitError('unknown-unit', 'Unit', to, `a unit of ${source.kind}, like ${from}`);
+    throw new CoreError('other-kind-of-unit', { unit: to, kind: source.kind, like: from });
   }
-  if (densityGPerMl === undefined || !(densityGPerMl > 0 && densityGPerMl < 25)) {
-    throw new UnitError('density-needed', 'Density in g/ml', densityGPerMl, 'a number above 0 and below 25');
+  if (densityGPerMl === undefined || !(densityGPerMl > 0 && densityGPerMl < BELOW_G_PER_ML)) {
+    throw new CoreError('density-needed', { densityGPerMl, below: BELOW_G_PER_ML });
   }
   return source.kind === 'volume' ? densityGPerMl : 1 / densityGPerMl;
 }

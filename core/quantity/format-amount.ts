@@ -15,7 +15,7 @@ const DIGITS = 6;
  * Reading it back as a line of a recipe gives the same amount.
  */
 export function formatAmount(value: number, unit: UnitName): string {
-  requireWithin(value, { field: `Amount in ${unit}`, min: 0, max: 1e9 });
+  requireWithin(value, { field: { field: 'amount', of: unit }, min: 0, max: 1e9 });
   const shown = Number(value.toPrecision(DIGITS));
   const [one, many] = WORDS[unit] ?? [unit, unit];
   return `${String(shown)} ${UNITS[unit].kind === 'volume' && shown === 1 ? one : many}`;

@@ -1,4 +1,5 @@
-import { CoreError, requireWithin, type RangeRule } from '../base/errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
+import type { FieldRef, RangeRule } from '../base/refusals.js';
 
 /** Fraction characters people paste or type on a phone. */
 const FRACTIONS: Readonly<Record<string, number>> = {
@@ -15,25 +16,21 @@ const FRACTIONS: Readonly<Record<string, number>> = {
 
 /** Longest text that can be a number; anything longer is a slip of the paste key. */
 const LONGEST = 24;
+/** So much of what was typed is told back, characters. */
+const MOST_SHOWN = 30;
 
 /**
  * Reads a number as a person types it: "1 982", "1,5", "1.5", "2/3", "1 1/2", "½", "1½".
  * A comma is a decimal mark unless it groups thousands in front of a point.
  *
- * @param field name shown in the message
+ * @param field what it is of, for a refusal
  * @throws CoreError `not-a-number` with what was typed; never returns NaN
  */
-export function parseNumber(text: string, field: string): number {
+export function parseNumber(text: string, field: FieldRef): number {
   const typed = text.trim();
   const value = typed.length <= LONGEST ? read(typed.replace(/[\u2009\u202f\u00a0]/g, ' ')) : undefined;
   if (value === undefined || !Number.isFinite(value)) {
-    throw new CoreError(
-      'not-a-number',
-      field,
-      text,
-      'a number',
-      `${field} must be a number. You typed “${typed.slice(0, 30)}”.`,
-    );
+    throw new CoreError('not-a-number', { field, typed: typed.slice(0, MOST_SHOWN) });
   }
   return value;
 }

@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   UNITS,
-  UnitError,
   convert,
   decimalsOf,
   durationWords,
@@ -14,6 +12,7 @@ import {
   roundToStep,
   type UnitName,
 } from '../index.js';
+import { outOfRange, refused } from '../testing/refused.js';
 
 const names = Object.keys(UNITS) as UnitName[];
 
@@ -49,16 +48,18 @@ describe('convert', () => {
   });
 
   it('asks for a density between volume and mass, and refuses a senseless one', () => {
-    expect(() => convert(1, 'cup', 'g')).toThrowError(UnitError, /Density in g\/ml must be/);
-    expect(() => convert(1, 'cup', 'g', { densityGPerMl: 0 })).toThrowError(UnitError);
-    expect(() => convert(1, 'cup', 'g', { densityGPerMl: NaN })).toThrowError(UnitError);
+    expect(() => convert(1, 'cup', 'g')).toThrowMatching(refused('density-needed'));
+    expect(() => convert(1, 'cup', 'g', { densityGPerMl: 0 })).toThrowMatching(refused('density-needed'));
+    expect(() => convert(1, 'cup', 'g', { densityGPerMl: NaN })).toThrowMatching(refused('density-needed'));
   });
 
   it('refuses kinds that do not meet, unknown units and what is not finite', () => {
-    expect(() => convert(1, 'psi', 'g')).toThrowError(UnitError, /a unit of pressure/);
-    expect(() => convert(1, 'stone' as UnitName, 'g')).toThrowError(UnitError, /Unit must be one of/);
-    expect(() => convert(1, 'toString' as UnitName, 'g')).toThrowError(UnitError);
-    expect(() => convert(Infinity, 'g', 'kg')).toThrowError(UnitError, /finite/);
+    expect(() => convert(1, 'psi', 'g')).toThrowMatching(refused('other-kind-of-unit', { kind: 'pressure' }));
+    expect(() => convert(1, 'stone' as UnitName, 'g')).toThrowMatching(
+      refused('unknown-unit', { unit: 'stone' }),
+    );
+    expect(() => convert(1, 'toString' as UnitName, 'g')).toThrowMatching(refused('unknown-unit'));
+    expect(() => convert(Infinity, 'g', 'kg')).toThrowMatching(refused('not-finite'));
   });
 });
 
@@ -82,7 +83,7 @@ describe('parseNumber', () => {
   ];
   for (const [text, value] of cases) {
     it(`reads "${text}" as ${value}`, () => {
-      expect(parseNumber(text, 'Dose')).toBeCloseTo(value, 12);
+      expect(parseNumber(text, 'volume')).toBeCloseTo(value, 12);
     });
   }
 
@@ -99,29 +100,30 @@ describe('parseNumber', () => {
     '9'.repeat(40),
   ]) {
     it(`refuses "${text.slice(0, 12)}" by the field's name`, () => {
-      expect(() => parseNumber(text, 'Dose')).toThrowError(CoreError, /Dose must be a number/);
+      expect(() => parseNumber(text, 'volume')).toThrowMatching(refused('not-a-number', { field: 'volume' }));
     });
   }
 
   it('reads back every number that is shown', () => {
     fc.assert(
       fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), (n) => {
-        expect(parseNumber(formatNumber(n / 100, 2).replace('−', '-'), 'x')).toBeCloseTo(n / 100, 9);
+        expect(parseNumber(formatNumber(n / 100, 2).replace('−', '-'), 'mass')).toBeCloseTo(n / 100, 9);
       }),
     );
   });
 });
 
 describe('parseWithin', () => {
-  const rule = { field: 'Dose', min: 0.5, max: 30, unit: ' ml' };
+  const rule = { field: 'volume', min: 0.5, max: 30, unit: ' ml' } as const;
 
   it('reads a number and holds it to its range, naming both', () => {
     expect(parseWithin('1½', rule)).toBe(1.5);
-    expect(() => parseWithin('31', rule)).toThrowError(
-      CoreError,
-      'Dose must be between 0.5 and 30 ml. You gave 31 ml.',
+    expect(() => parseWithin('31', rule)).toThrowMatching(
+      outOfRange('volume', { min: 0.5, max: 30, value: 31 }),
     );
-    expect(() => parseWithin('ten', rule)).toThrowError(CoreError, 'Dose must be a number. You typed “ten”.');
+    expect(() => parseWithin('ten', rule)).toThrowMatching(
+      refused('not-a-number', { field: 'volume', typed: 'ten' }),
+    );
   });
 });
 

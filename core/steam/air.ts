@@ -17,7 +17,7 @@ export function sealedCold(input: {
 }): { readonly celsius: number; readonly airFraction: number } {
   const { atmosphereKPa, closedAtCelsius } = input;
   const absoluteKPa = requireWithin(input.absoluteKPa, {
-    field: 'Absolute pressure',
+    field: 'absolutePressure',
     min: atmosphereKPa,
     max: 500,
     unit: ' kPa',
@@ -45,7 +45,7 @@ export function sealedCold(input: {
  * @returns mole fraction, 0 when the thermometer reads as hot as pure steam or hotter
  */
 export function measuredAir(celsius: number, absoluteKPa: number): number {
-  requireWithin(absoluteKPa, { field: 'Absolute pressure', min: 40, max: 500, unit: ' kPa' });
+  requireWithin(absoluteKPa, { field: 'absolutePressure', min: 40, max: 500, unit: ' kPa' });
   return Math.max(0, 1 - saturationPressure(Math.max(celsius, 0)) / absoluteKPa);
 }
 
@@ -76,12 +76,12 @@ const CLOSED_PURGE_MIN = 25;
  * @returns mole fraction
  */
 export function vesselAir(ventMinutes: number, closedMinutes = 0, purgeMinutes = VESSEL_PURGE_MIN): number {
-  requireWithin(ventMinutes, { field: 'Venting', min: 0, max: 240, unit: ' min' });
+  requireWithin(ventMinutes, { field: 'venting', min: 0, max: 240, unit: ' min' });
   return START_SHARE * Math.exp(-ventMinutes / purgeMinutes - Math.max(0, closedMinutes) / CLOSED_PURGE_MIN);
 }
 
 /** Share of air that stays in the free room of the chamber. Gone after a minute or two. */
 export function chamberAir(ventMinutes: number): number {
-  requireWithin(ventMinutes, { field: 'Venting', min: 0, max: 240, unit: ' min' });
+  requireWithin(ventMinutes, { field: 'venting', min: 0, max: 240, unit: ' min' });
   return START_SHARE * Math.exp(-ventMinutes / CHAMBER_PURGE_MIN);
 }

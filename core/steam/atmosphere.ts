@@ -16,7 +16,7 @@ const GAS_CONSTANT_J_PER_MOL_K = 8.31432; // the value of 1976, kept so that its
  * @throws CoreError `out-of-range`
  */
 export function atmosphericPressure(altitudeM: number): number {
-  requireWithin(altitudeM, { field: 'Altitude', min: -430, max: 11_000, unit: ' m' });
+  requireWithin(altitudeM, { field: 'altitude', min: -430, max: 11_000, unit: ' m' });
   const exponent = (GRAVITY_M_PER_S2 * AIR_KG_PER_MOL) / (GAS_CONSTANT_J_PER_MOL_K * LAPSE_K_PER_M);
   return SEA_LEVEL_KPA * (1 - (LAPSE_K_PER_M * altitudeM) / SEA_LEVEL_K) ** exponent;
 }

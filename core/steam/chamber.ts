@@ -25,8 +25,8 @@ const MOST_GAUGE_KPA = 300;
  */
 export function chamberTemperature(input: ChamberInput): number {
   const { gaugeKPa, airFraction = 0 } = input;
-  requireWithin(gaugeKPa, { field: 'Gauge pressure', min: 0, max: MOST_GAUGE_KPA, unit: ' kPa' });
-  requireWithin(airFraction, { field: 'Share of air', min: 0, max: 0.99, unit: ' %', shownTimes: 100 });
+  requireWithin(gaugeKPa, { field: 'gaugePressure', min: 0, max: MOST_GAUGE_KPA, unit: ' kPa' });
+  requireWithin(airFraction, { field: 'airShare', min: 0, max: 0.99, unit: ' %', shownTimes: 100 });
   return saturationTemperature((gaugeKPa + outsideKPa(input)) * (1 - airFraction));
 }
 
@@ -45,7 +45,7 @@ export function gaugePressureFor(input: {
 
 function outsideKPa(input: { readonly altitudeM?: number; readonly atmosphereKPa?: number }): number {
   if (input.atmosphereKPa !== undefined) {
-    return requireWithin(input.atmosphereKPa, { field: 'Barometer', min: 40, max: 115, unit: ' kPa' });
+    return requireWithin(input.atmosphereKPa, { field: 'barometer', min: 40, max: 115, unit: ' kPa' });
   }
   return atmosphericPressure(input.altitudeM ?? 0);
 }

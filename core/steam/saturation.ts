@@ -28,7 +28,7 @@ const LEAST_KPA = 0.6112126;
  */
 export function saturationTemperature(absolutePressureKPa: number): number {
   requireWithin(absolutePressureKPa, {
-    field: 'Absolute pressure',
+    field: 'absolutePressure',
     min: LEAST_KPA,
     max: CRITICAL_KPA,
     unit: ' kPa',
@@ -49,7 +49,7 @@ export function saturationTemperature(absolutePressureKPa: number): number {
  * @throws CoreError `out-of-range`
  */
 export function saturationPressure(celsius: number): number {
-  requireWithin(celsius, { field: 'Temperature', min: 0, max: CRITICAL_C, unit: ' °C' });
+  requireWithin(celsius, { field: 'temperature', min: 0, max: CRITICAL_C, unit: ' °C' });
   const kelvin = celsius + ZERO_CELSIUS_K;
   const theta = kelvin + N9 / (kelvin - N10);
   const a = theta * theta + N1 * theta + N2;

@@ -38,8 +38,8 @@ export function waterBudget(input: {
   /** What this cooker has been found to lose, as a multiple of the usual. */
   readonly factor?: number;
 }): WaterBudget {
-  requireWithin(input.ventMinutes, { field: 'Venting', min: 0, max: 120, unit: ' min' });
-  requireWithin(input.holdMinutes, { field: 'Hold', min: 0, max: 1440, unit: ' min' });
+  requireWithin(input.ventMinutes, { field: 'venting', min: 0, max: 120, unit: ' min' });
+  requireWithin(input.holdMinutes, { field: 'hold', min: 0, max: 1440, unit: ' min' });
   const lossMl = waterLostMl(input.ventMinutes, input.holdMinutes, input.factor);
   const neededMl = Math.ceil((lossMl * (1 + RESERVE)) / BOTTLE_STEP_ML) * BOTTLE_STEP_ML;
   const startMl = Math.min(Math.max(neededMl, input.leastMl), input.mostMl);

@@ -7,7 +7,7 @@ import { requireWithin } from '../base/errors.js';
  * @param dryG dry matter of the substrate; with the spawn's own dry matter unless said otherwise
  */
 export function biologicalEfficiency(freshG: number, dryG: number): number {
-  requireWithin(freshG, { field: 'Fresh mass', min: 0, max: 1e7, unit: ' g' });
-  requireWithin(dryG, { field: 'Dry substrate', min: 1, max: 1e7, unit: ' g' });
+  requireWithin(freshG, { field: 'freshMass', min: 0, max: 1e7, unit: ' g' });
+  requireWithin(dryG, { field: 'drySubstrate', min: 1, max: 1e7, unit: ' g' });
   return freshG / dryG;
 }

@@ -50,13 +50,9 @@ function refuseConsequences(
     return;
   }
   const named = impossible.slice(0, MOST_NAMED).map((i) => words(i.fact));
-  const more = impossible.length - named.length;
-  const list = `${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
-  throw new CoreError(
-    'wrong-state',
-    'Correction',
-    impossible.length,
-    'one that leaves later entries possible',
-    `With that, later entries would be impossible: ${list}. (${first.reason}) They can be struck together in the history.`,
-  );
+  throw new CoreError('later-impossible', {
+    named,
+    more: impossible.length - named.length,
+    cause: first.cause,
+  });
 }

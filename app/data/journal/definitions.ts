@@ -30,7 +30,7 @@ export class Definitions {
     return this.keep(`${table} ${id}`, async (pen) => {
       const row = await this.db.rows(table).get(id);
       if (row === undefined) {
-        throw new CoreError('not-found', table, id, 'one that is kept here');
+        throw new CoreError('not-found', { what: 'definition', id });
       }
       const updatedAt = new Date(this.clock.now()).toISOString();
       await pen.put(table, { ...row, ...change, ...(await this.signature(pen)), updatedAt } as never);

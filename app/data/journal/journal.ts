@@ -1,6 +1,6 @@
 import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import {
-  CoreError,
+  isRefusal,
   makeBatch,
   makeCook,
   nextNumber,
@@ -282,8 +282,8 @@ export class Journal {
       this.shelf.drop(deed);
       return true;
     }
-    if (outcome.error instanceof CoreError) {
-      this.notices.show({ text: outcome.error.message, isKept: false, about: 'saved again' });
+    if (isRefusal(outcome.error)) {
+      this.notices.show({ text: messageOf(outcome.error), isKept: false, about: 'saved again' });
     }
     return false;
   }
@@ -296,7 +296,7 @@ export class Journal {
     again: () => Promise<boolean>,
     letGo?: () => void,
   ): boolean {
-    const isKept = !(error instanceof CoreError);
+    const isKept = !isRefusal(error);
     const text = isKept ? `Not saved: ${whyNotSaved(error)}` : `${messageOf(error)} Nothing was changed.`;
     const id = this.notices.show({
       text,

@@ -194,11 +194,11 @@ describe('readings', () => {
 
     it('that cannot be, half-way, leave nothing either, and say why', async () => {
       const future = `${new Date(Date.now() + DAY_MS).toISOString()},20,80`;
-      await expectAsync(bring(`${climate(12_000)}\n${future}`)).toBeRejectedWithError(
-        /When must be not later/,
+      await expectAsync(bring(`${climate(12_000)}\n${future}`)).toBeRejectedWith(
+        jasmine.objectContaining({ code: 'bad-moment' }),
       );
       await expectAsync(bring('a,b\n1,20\n2,21')).toBeRejectedWithError(/says no dates/);
-      await expectAsync(bring('nothing')).toBeRejectedWithError(/No readings were found/);
+      await expectAsync(bring('nothing')).toBeRejectedWith(jasmine.objectContaining({ code: 'no-readings' }));
       expect(await chunks()).toEqual([]);
     });
 

@@ -1,7 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import {
   CookChannel,
-  CoreError,
+  isRefusal,
   checkReadings,
   chunksWith,
   groupBy,
@@ -67,7 +67,7 @@ export class ReadingsBook {
       this.notices.settled(READINGS);
       return 'saved';
     } catch (error) {
-      const isRefused = error instanceof CoreError;
+      const isRefused = isRefusal(error);
       this.notices.show({
         text: isRefused
           ? `Readings of the instrument are left out: ${messageOf(error)}`

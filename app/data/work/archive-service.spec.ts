@@ -200,8 +200,10 @@ describe('the archive', () => {
     expect(rest.stopped).toBeFalse();
     expect(await setup.db.meta.get('bringingIn')).toBeUndefined();
   });
+});
 
-  it('says what came in, what differed and which won, and what is called otherwise now', () => {
+describe('the words of an arrival', () => {
+  it('say what came in, what differed and which won, and what is called otherwise now', () => {
     const words = arrivalWords({
       added: 12,
       differed: 2,

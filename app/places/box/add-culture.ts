@@ -98,10 +98,11 @@ export class AddCulture {
       const vessel = this.vessels().find((v) => v.id === this.vesselId());
       const name = Line.safeParse(this.isolateName());
       if (!name.success || vessel === undefined) {
-        throw new CoreError('out-of-range', 'Isolate', this.isolateName(), '1 to 80 letters long');
+        const { length } = this.isolateName().trim();
+        throw new CoreError('bad-text', { field: { label: 'Isolate' }, least: 1, most: 80, length });
       }
       const contentsMl = parseWithin(this.volumeText(), {
-        field: 'Millilitres',
+        field: { label: 'Millilitres' },
         min: 0.5,
         max: vessel.capacityMl,
         unit: ' ml',

@@ -58,7 +58,7 @@ describe('the Box', () => {
       expect((box.button('Begin') as HTMLButtonElement).disabled).toBe(true);
       await box.type('input[aria-label="Dose"]', '2');
       await box.type('input[aria-label="How many"]', '9');
-      expect(box.text()).toContain('How many must be a whole number between 1 and 8. You typed 9.');
+      expect(box.text()).toContain('How many must be a whole number between 1 and 8. You gave 9.');
     });
 
     it('takes a reading and moves the hour, and refuses one that cannot be', async () => {

@@ -13,19 +13,21 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
-  CoreError,
   fedBy,
   formatNumber,
-  parseNumber,
+  parseWithin,
   type BatchView,
   type VesselView,
   EMPTY_HOUSE,
   allReadyToInoculate,
   culturesInHand,
+  requireDose,
+  requireWithin,
+  type RangeRule,
   sourcesFor,
   usualDose,
 } from '../../../core/index';
-import { messageOf } from '../../data/words/message-of';
+import { messageOf, problemOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
@@ -39,6 +41,7 @@ import { BoxWork } from './box-work';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
+const READING_RULE: RangeRule = { field: { label: 'Reading' }, min: -20, max: 150, unit: ' °C' };
 
 /** What goes in, from what, how much, and the clean work itself. */
 @Component({
@@ -104,28 +107,18 @@ export class Box {
     return left !== undefined && left > -60 ? left : undefined;
   });
 
-  protected readonly doseLimit = computed(() =>
-    this.pickedSources().reduce((sum, s) => sum + s.remaining, 0),
-  );
   protected readonly problem = computed(() => {
     const typed = Object.values(this.typed()).find(Boolean);
     const chosen = this.chosen();
     if (typed !== undefined || chosen === undefined) {
       return typed ?? '';
     }
-    const most = chosen.vessels.length;
-    if (!Number.isInteger(this.count()) || this.count() < 1 || this.count() > most) {
-      return `How many must be a whole number between 1 and ${most}. You typed ${this.count()}.`;
-    }
-    const limit = this.doseLimit() / this.count();
-    if (this.pickedSources().length > 0 && !(this.doseEach() > 0 && this.doseEach() <= limit + 1e-6)) {
-      const unit = this.isSpawn() ? 'g' : 'ml';
-      const codes = this.pickedSources()
-        .map((s) => s.code)
-        .join(', ');
-      return `Dose must be above 0 and at most ${formatNumber(Math.floor(limit * 10) / 10, 1)} ${unit}: ${codes} holds ${formatNumber(this.doseLimit())} ${unit} for ${this.count()}. You typed ${this.doseEach()} ${unit}.`;
-    }
-    return '';
+    return problemOf(() => {
+      requireWithin(this.count(), { field: 'count', min: 1, max: chosen.vessels.length, whole: true });
+      if (this.pickedSources().length > 0) {
+        requireDose(this.doseEach(), this.isSpawn() ? 'g' : 'ml', this.pickedSources(), this.count());
+      }
+    });
   });
 
   constructor() {
@@ -230,10 +223,7 @@ export class Box {
   protected async read(): Promise<void> {
     const cook = this.chosen()?.cook;
     try {
-      const celsius = parseNumber(this.readingText(), 'Reading');
-      if (celsius < -20 || celsius > 150) {
-        throw new CoreError('out-of-range', 'Reading', celsius, 'between -20 and 150 °C');
-      }
+      const celsius = parseWithin(this.readingText(), READING_RULE);
       this.readingProblem.set('');
       if (
         cook !== undefined &&

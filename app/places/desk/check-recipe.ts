@@ -65,7 +65,7 @@ export class CheckRecipe {
         answers: this.answers(),
         partsAre: this.partsAre(),
         ...(this.treatment() !== '' && { treatment: this.treatment() as Treatment }),
-        ...(vessel && { vessel, count: parseNumber(this.countText(), 'How many') }),
+        ...(vessel && { vessel, count: parseNumber(this.countText(), 'count') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };

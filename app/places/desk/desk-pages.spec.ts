@@ -72,7 +72,7 @@ describe('the sheets of the Desk', () => {
       await page.type('textarea', '1 g <img src=x onerror=alert(1)>');
       expect(page.host.querySelector('img')).toBeNull();
       await page.type('textarea', Array.from({ length: 70 }, () => '1 g agar').join('\n'));
-      expect(page.text()).toContain('Lines of the recipe must be at most 60');
+      expect(page.text()).toContain('A recipe must have at most 60 lines. This one has 70.');
     });
   });
 
@@ -185,7 +185,7 @@ describe('the sheets of the Desk', () => {
       expect(page.text()).toContain('A formula from scratch');
       fill(page.host, 'Name', '');
       await page.press('Save as mine');
-      expect(page.text()).toContain('Name must be one to 80 letters');
+      expect(page.text()).toContain('Name must be 1 to 80 letters');
       fill(page.host, 'Name', 'My agar');
       await page.press('One more ingredient');
       await page.press('Save as mine');

@@ -39,9 +39,9 @@ export class DryDownSheet {
     }
     try {
       return dryDown({
-        wetG: parseNumber(this.wetText(), 'Wet mass'),
-        dryG: dry.map((t, i) => parseNumber(t, `Dry mass ${i + 1}`)),
-        ...(this.dishText().trim() !== '' && { dishG: parseNumber(this.dishText(), 'Dish') }),
+        wetG: parseNumber(this.wetText(), 'wetMass'),
+        dryG: dry.map((t, i) => parseNumber(t, { field: 'dryMass', of: i + 1 })),
+        ...(this.dishText().trim() !== '' && { dishG: parseNumber(this.dishText(), 'dish') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };

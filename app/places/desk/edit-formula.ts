@@ -190,11 +190,11 @@ export class EditFormula {
   private read(base: Formula): Formula {
     const name = this.name().trim();
     if (name === '') {
-      throw new CoreError('out-of-range', 'Name', '', 'one to 80 letters');
+      throw new CoreError('bad-text', { field: { label: 'Name' }, least: 1, most: 80, length: 0 });
     }
     const parts = this.parts().map(({ materialId, share }, i) => {
       const material = this.materials().find((m) => m.id === materialId);
-      const field = `${material?.name ?? 'Ingredient'}, amount`;
+      const field = { label: `${material?.name ?? 'Ingredient'}, amount` };
       const value = parseWithin(share, { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
       return { ...base.parts[i], materialId, share: value };
     });
@@ -205,7 +205,7 @@ export class EditFormula {
         lead.materialId === base.strengthOf ? (base.strength.value * lead.share) / was : lead.share;
       return { ...base, name, parts, strengthOf: lead.materialId, strength: around(value, base.strength) };
     }
-    const moisture = requireWithin(parseNumber(this.target(), 'Moisture') / 100, MOISTURE_RULE);
+    const moisture = requireWithin(parseNumber(this.target(), 'moisture') / 100, MOISTURE_RULE);
     return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
   }
 }

@@ -157,7 +157,7 @@ export class Materials {
         return this.settings.change('materials', material.id, { [field.key]: undefined });
       }
       const shown = parseWithin(text, {
-        field: field.words,
+        field: { label: field.words },
         min: field.key === 'densityGPerL' ? 1 : 0,
         max: field.most,
         unit: ` ${field.unit}`,
@@ -175,14 +175,19 @@ export class Materials {
 
   protected async setPrice(material: Material, text: string): Promise<void> {
     await this.keep('pricePerKg', async () => {
-      const pricePerKg = numberOrNothing(text, { field: 'Price', min: 0, max: MOST_PRICE, unit: ' a kg' });
+      const pricePerKg = numberOrNothing(text, { field: 'price', min: 0, max: MOST_PRICE, unit: ' a kg' });
       return this.settings.change('materials', material.id, { pricePerKg });
     });
   }
 
   protected async setStock(material: Material, text: string): Promise<void> {
     await this.keep('stock', async () => {
-      const massG = numberOrNothing(text, { field: 'On the shelf', min: 0, max: 10_000_000, unit: ' g' });
+      const massG = numberOrNothing(text, {
+        field: { label: 'On the shelf' },
+        min: 0,
+        max: 10_000_000,
+        unit: ' g',
+      });
       return this.settings.change('materials', material.id, {
         stock: massG === undefined ? undefined : { massG, countedAt: new Date().toISOString() },
       });
@@ -203,14 +208,14 @@ export class Materials {
       const value =
         key === 'currency'
           ? text.trim().slice(0, 8)
-          : numberOrNothing(text, { field: 'A cook costs', min: 0, max: MOST_PRICE });
+          : numberOrNothing(text, { field: { label: 'A cook costs' }, min: 0, max: MOST_PRICE });
       return this.settings.change('household', 'household', { [key]: value });
     });
   }
 
   protected async setBought(key: 'dish' | 'syringe' | 'jar' | 'block', text: string): Promise<void> {
     await this.keep(key, async () => {
-      const value = numberOrNothing(text, { field: `A bought ${key}`, min: 0, max: MOST_PRICE });
+      const value = numberOrNothing(text, { field: { label: `A bought ${key}` }, min: 0, max: MOST_PRICE });
       return this.settings.change('household', 'household', {
         boughtPrice: { ...this.store.household()?.boughtPrice, [key]: value },
       });

@@ -119,7 +119,7 @@ export class Vessels {
     try {
       const name = this.name().trim();
       if (name === '') {
-        throw new CoreError('out-of-range', 'Name', '', 'one to 80 letters');
+        throw new CoreError('bad-text', { field: { label: 'Name' }, least: 1, most: 80, length: 0 });
       }
       const { kind, fields, usualFill, fillLimit } = this.form_();
       const capacityMl = this.capacityMl();
@@ -175,7 +175,7 @@ export class Vessels {
     const [min, max] = LIMITS[field];
     const name = FIELD_WORDS[field].split(',')[0]!;
     return parseWithin(this.texts()[field] ?? '', {
-      field: name,
+      field: { label: name },
       min,
       max,
       unit: field.endsWith('Mm') ? ' mm' : field.endsWith('G') ? ' g' : ' ml',

@@ -17,7 +17,9 @@ export interface NumberField {
 export async function keepTyped(field: NumberField, text: string): Promise<string> {
   try {
     const unit = field.unit && ` ${field.unit}`;
-    await field.keep(parseWithin(text, { field: field.label, min: field.min, max: field.max, unit }));
+    await field.keep(
+      parseWithin(text, { field: { label: field.label }, min: field.min, max: field.max, unit }),
+    );
     return '';
   } catch (error) {
     return `${messageOf(error)} Nothing was changed.`;

@@ -104,7 +104,7 @@ export class PressureField {
     this.problem.set('');
     try {
       const found = pressureMeanings(
-        parseNumber(text, 'Printed pressure'),
+        parseNumber(text, { label: 'Printed pressure' }),
         this.unit(),
         this.atmosphereKPa(),
       );

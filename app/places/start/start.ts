@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import {
-  CoreError,
   atmosphericPressure,
   convert,
   decimalsOf,
@@ -16,6 +15,7 @@ import {
   type Household,
   type Records,
   unlessRefused,
+  requireWithin,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { ArchiveService } from '../../data/work/archive-service';
@@ -216,13 +216,10 @@ export class Start {
 }
 
 function checkRanges(house: Household, appliance: Appliance): void {
-  const within = (field: string, value: number, min: number, max: number, unit: string) => {
-    if (!(value >= min && value <= max)) {
-      throw new CoreError('out-of-range', field, value, `between ${min} and ${max} ${unit}`);
-    }
-  };
-  within('Altitude', house.altitudeM, -430, 5100, 'm');
-  within('Barometer', (house.barometerKPa ?? 100) * 10, 500, 1100, 'hPa');
-  within('Volume', appliance.volumeL, 2, 200, 'litres');
-  within('Pressure', Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10, 1.5, 36, 'psi');
+  const ratedPsi = Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10;
+  const hPa = (house.barometerKPa ?? 100) * 10;
+  requireWithin(house.altitudeM, { field: 'altitude', min: -430, max: 5100, unit: ' m' });
+  requireWithin(hPa, { field: 'barometer', min: 500, max: 1100, unit: ' hPa' });
+  requireWithin(appliance.volumeL, { field: 'volume', min: 2, max: 200, unit: ' litres' });
+  requireWithin(ratedPsi, { field: 'pressure', min: 1.5, max: 36, unit: ' psi' });
 }

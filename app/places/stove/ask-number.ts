@@ -74,7 +74,7 @@ export class AskNumber {
     try {
       const unit = this.unit() === '' ? '' : ` ${this.unit()}`;
       const value = parseWithin(text, {
-        field: this.name(),
+        field: { label: this.name() },
         min: this.min(),
         max: this.max(),
         unit,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CoreError } from '../../base/errors.js';
+import type { ArchiveFault } from '../../base/refusals.js';
 import { TABLES, TABLE_NAMES, type TableName } from '../../record/tables.js';
 
 /** Version of the archive's layout as it is written now. Readers take every earlier one too. */
@@ -78,15 +79,9 @@ export function photoFileOfRow(row: unknown): string | undefined {
   return meta.success ? photoFile(meta.data) : undefined;
 }
 
-/** A refused archive, in words that can be shown. */
-export function badArchive(message: string): CoreError {
-  return new CoreError(
-    'bad-archive',
-    'Archive',
-    undefined,
-    'a whole archive of this or an older version',
-    message,
-  );
+/** A refused archive. Names of files are as long as they are; whoever words them shortens them. */
+export function badArchive(fault: ArchiveFault): CoreError<'bad-archive'> {
+  return new CoreError('bad-archive', fault);
 }
 
 /** JSON Schema (2020-12) of every table, as written to docs/format. Photo bytes are files of their own. */

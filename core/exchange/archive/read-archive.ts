@@ -37,7 +37,6 @@ export interface OpenArchive {
   readonly rows: () => Generator<ArchiveRow>;
 }
 
-const MEGA = 1e6;
 /** Rows of ours pack to about a tenth; what packs far better was made to fill a disk. */
 const MOST_RATIO = 100;
 const RATIO_FROM_BYTES = 5_000_000;
@@ -68,7 +67,7 @@ export function openArchive(
   // A table that came later is in no older archive; those that the manifest counts must be there.
   for (const name of Object.keys(manifest.counts)) {
     if (!members.has(tableFile(name))) {
-      throw badArchive(`The archive lacks ${tableFile(name)}.`);
+      throw badArchive({ fault: 'lacks', file: tableFile(name) });
     }
   }
   return { manifest, rowCount, rows: () => rowsOf(source, members) };
@@ -82,18 +81,16 @@ function refuseLarge(members: ReadonlyMap<string, ZipMember>): void {
     if (member.unpackedBytes > most) {
       throw badArchive(
         isPhotoFile(member.name)
-          ? `${member.name} must be at most ${most / MEGA} MB. It says ${Math.round(member.unpackedBytes / MEGA)} MB.`
-          : `The archive unpacks to more than ${most / MEGA} MB in ${member.name}.`,
+          ? { fault: 'file-too-large', file: member.name, bytes: member.unpackedBytes, most }
+          : { fault: 'too-much-inside', file: member.name, most },
       );
     }
     if (member.unpackedBytes > RATIO_FROM_BYTES && member.unpackedBytes > MOST_RATIO * member.packedBytes) {
-      throw badArchive(
-        `${member.name} unpacks to more than ${MOST_RATIO} times its size, as no archive of Nailwort does.`,
-      );
+      throw badArchive({ fault: 'too-dense', file: member.name, mostTimes: MOST_RATIO });
     }
   }
   if (unpacked > MOST_UNPACKED_BYTES) {
-    throw badArchive(`The archive unpacks to more than ${MOST_UNPACKED_BYTES / MEGA} MB.`);
+    throw badArchive({ fault: 'too-much-inside', most: MOST_UNPACKED_BYTES });
   }
 }
 
@@ -106,20 +103,16 @@ function readManifest(source: ByteSource, member: ZipMember | undefined): Manife
     (json as { app?: unknown }).app === 'nailwort' &&
     typeof (json as { format?: unknown }).format === 'number';
   if (!isOurs) {
-    throw badArchive(
-      'This is not an archive of Nailwort: its manifest.json is missing or says something else.',
-    );
+    throw badArchive({ fault: 'not-ours' });
   }
   const { format, readableBy } = json as { format: number; readableBy?: unknown };
   const needs = typeof readableBy === 'number' ? readableBy : format;
   if (needs > ARCHIVE_FORMAT) {
-    throw badArchive(
-      `Archive format must be at most ${ARCHIVE_FORMAT}. This one is ${needs}, from a newer Nailwort: update first.`,
-    );
+    throw badArchive({ fault: 'newer-format', format: needs, most: ARCHIVE_FORMAT });
   }
   const manifest = Manifest.safeParse(json);
   if (!manifest.success) {
-    throw badArchive(`manifest.json: ${firstIssue(manifest.error.issues)}.`);
+    throw badArchive({ fault: 'bad-manifest', issue: firstIssue(manifest.error.issues) });
   }
   return manifest.data;
 }
@@ -139,7 +132,7 @@ function verify(source: ByteSource, member: ZipMember, manifest: Manifest): numb
   }
   const counted = table === undefined ? manifest.unread : manifest.counts[table];
   if (counted !== undefined && counted !== rows) {
-    throw badArchive(`${member.name} must hold ${counted} rows, as the manifest says. It holds ${rows}.`);
+    throw badArchive({ fault: 'rows-missing', file: member.name, counted, held: rows });
   }
   return rows;
 }

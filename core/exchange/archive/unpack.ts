@@ -19,7 +19,7 @@ export function* unpack(source: ByteSource, member: ZipMember): Generator<Uint8A
     seen += bytes.length;
     crc = crc32.buf(bytes, crc);
     if (seen > member.unpackedBytes) {
-      throw badArchive(`${member.name} unpacks to more than the archive says.`);
+      throw badArchive({ fault: 'swollen', file: member.name });
     }
     return bytes;
   };
@@ -27,7 +27,7 @@ export function* unpack(source: ByteSource, member: ZipMember): Generator<Uint8A
     yield passed(piece);
   }
   if (seen !== member.unpackedBytes || crc !== member.crc32) {
-    throw badArchive(`${member.name} is damaged: its checksum is not the one that was written with it.`);
+    throw badArchive({ fault: 'damaged', file: member.name });
   }
 }
 
@@ -55,7 +55,7 @@ function* pieces(source: ByteSource, member: ZipMember): Generator<Uint8Array> {
 /** All bytes of a small member. @throws CoreError when it unpacks to more than `most` */
 export function unpackWhole(source: ByteSource, member: ZipMember, most: number): Uint8Array {
   if (member.unpackedBytes > most) {
-    throw badArchive(`${member.name} must unpack to at most ${most / 1e6} MB.`);
+    throw badArchive({ fault: 'file-too-large', file: member.name, bytes: member.unpackedBytes, most });
   }
   const whole = new Uint8Array(member.unpackedBytes);
   let at = 0;
@@ -77,7 +77,7 @@ export function* linesOf(source: ByteSource, member: ZipMember): Generator<strin
   let count = 0;
   const counted = (line: string) => {
     if (++count > MOST_ROWS) {
-      throw badArchive(`${member.name} must have at most ${MOST_ROWS} rows.`);
+      throw badArchive({ fault: 'too-many-rows', file: member.name, most: MOST_ROWS });
     }
     return line;
   };
@@ -85,7 +85,7 @@ export function* linesOf(source: ByteSource, member: ZipMember): Generator<strin
     const lines = (rest + decoder.decode(piece, { stream: true })).split('\n');
     rest = lines.pop() ?? '';
     if (rest.length > MOST_LINE_CHARACTERS) {
-      throw badArchive(`${member.name} must have rows of at most ${MOST_LINE_CHARACTERS} characters.`);
+      throw badArchive({ fault: 'row-too-long', file: member.name, most: MOST_LINE_CHARACTERS });
     }
     for (const line of lines) {
       if (counted(line).trim() !== '') {

@@ -41,16 +41,14 @@ const IN_ZIP64 = 0xffffffff;
  */
 export function readZipDirectory(source: ByteSource): readonly ZipMember[] {
   if (source.size > MOST_ARCHIVE_BYTES) {
-    throw badArchive(
-      `Archive must be at most ${MOST_ARCHIVE_BYTES / 1e6} MB. This one has ${Math.round(source.size / 1e6)} MB.`,
-    );
+    throw badArchive({ fault: 'too-large', bytes: source.size, most: MOST_ARCHIVE_BYTES });
   }
   const end = findEnd(source);
   const count = end.view.getUint16(10, true);
   const bytes = end.view.getUint32(12, true);
   const from = end.view.getUint32(16, true);
   if (count > MOST_MEMBERS) {
-    throw badArchive(`The archive must hold at most ${MOST_MEMBERS} files. This one says ${count}.`);
+    throw badArchive({ fault: 'too-many-files', count, most: MOST_MEMBERS });
   }
   if (from + bytes > end.offset) {
     throw notWhole();
@@ -95,7 +93,7 @@ function membersOf(
     const name = new TextDecoder().decode(directory.subarray(at + ENTRY_BYTES, at + ENTRY_BYTES + nameBytes));
     const isOurs = (flags & ENCRYPTED) === 0 && (method === STORED || method === DEFLATED);
     if (!isOurs || packedBytes === IN_ZIP64 || unpackedBytes === IN_ZIP64 || localAt === IN_ZIP64) {
-      throw badArchive(`${shortName(name)} is packed in a way that this version does not read.`);
+      throw badArchive({ fault: 'unknown-packing', file: name });
     }
     const offset = dataOffset(source, localAt, name, directoryFrom);
     if (offset + packedBytes > directoryFrom) {
@@ -127,7 +125,7 @@ function refuseTwins(members: readonly ZipMember[]): void {
   const names = new Set<string>();
   for (const { name } of members) {
     if (names.has(name)) {
-      throw badArchive(`The archive holds ${shortName(name)} twice.`);
+      throw badArchive({ fault: 'twice', file: name });
     }
     names.add(name);
   }
@@ -135,7 +133,7 @@ function refuseTwins(members: readonly ZipMember[]): void {
   inOrder.slice(1).forEach((member, i) => {
     const before = inOrder[i]!;
     if (before.offset + before.packedBytes > member.offset) {
-      throw badArchive(`In the archive ${shortName(before.name)} and ${shortName(member.name)} overlap.`);
+      throw badArchive({ fault: 'overlap', file: before.name, other: member.name });
     }
   });
 }
@@ -144,12 +142,6 @@ function viewOf(bytes: Uint8Array): DataView {
   return new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 }
 
-function shortName(name: string): string {
-  return name.length > 60 ? `${name.slice(0, 60)}…` : name;
-}
-
 export function notWhole(): Error {
-  return badArchive(
-    'This is not a whole archive of Nailwort: it cannot be unpacked. It may be cut short, damaged or another kind of file.',
-  );
+  return badArchive({ fault: 'not-whole' });
 }

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   auditFormula,
   convert,
   formatAmount,
@@ -17,6 +16,7 @@ import {
   type Material,
   type UnitName,
 } from '../../index.js';
+import { outOfRange, refused } from '../../testing/refused.js';
 
 const AT = '2026-01-01T00:00:00.000Z';
 const materials = shippedMaterials(AT);
@@ -263,13 +263,11 @@ describe('auditing a recipe', () => {
     expect(auditFormula('')).toEqual(jasmine.objectContaining({ grams: 0, findings: [] }));
     expect(auditFormula('1 l water').moisture).toBe(1);
     expect(auditFormula('1 kg soup')).toEqual(jasmine.objectContaining({ grams: 0 }));
-    expect(() => auditFormula(Array.from({ length: 61 }, () => '1 g agar'))).toThrowError(
-      CoreError,
-      /at most 60/,
+    expect(() => auditFormula(Array.from({ length: 61 }, () => '1 g agar'))).toThrowMatching(
+      refused('too-many-lines', { most: 60 }),
     );
-    expect(() => auditFormula([{ material: materials[0], massG: -1 }])).toThrowError(
-      CoreError,
-      /Mass of Wheat/,
+    expect(() => auditFormula([{ material: materials[0], massG: -1 }])).toThrowMatching(
+      outOfRange({ field: 'mass', of: materials[0]!.name }),
     );
   });
 
@@ -306,6 +304,25 @@ describe('auditing a recipe', () => {
         }
       }),
     );
+  });
+
+  it('of a plate is as strong as its gel, of a broth as what its sugar or malt dissolves to', () => {
+    const identity = { id: 'own', name: 'Own', updatedAt: AT };
+    const strength = (recipe: string) => {
+      const formula = formulaFromAudit(auditFormula(recipe), identity);
+      return formula.basis === 'perLiter' ? [formula.strengthOf, formula.strength.value] : [];
+    };
+    const [gel, gelGPerL] = strength('10 g agar\n15 g dried malt extract\n500 ml water');
+    expect(gel).toBe('agar');
+    expect(gelGPerL).toBeCloseTo(20, 1);
+    // Honey is about 82 % solids by mass (USDA FoodData Central, honey: 17.1 g of water in 100 g).
+    const [honey, honeyGPerL] = strength('40 g honey\n1 l water');
+    expect(honey).toBe('honey');
+    expect(honeyGPerL).toBeGreaterThan(31);
+    expect(honeyGPerL).toBeLessThan(34);
+    // Sugar leads, malt where there is none, and else what was named first.
+    expect(strength('30 g dried malt extract\n5 g table sugar\n1 l water')[0]).toBe('sucrose');
+    expect(strength('2 g peptone\n30 g dried malt extract\n1 l water')[0]).toBe('malt-dry');
   });
 
   it('gives the same from a recipe that is written out, for every shipped formula', () => {
@@ -346,10 +363,9 @@ describe('auditing a recipe', () => {
 
   it('makes no formula of water, and none per liter without water', () => {
     const identity = { id: 'x', name: 'X', updatedAt: AT };
-    expect(() => formulaFromAudit(auditFormula('1 l water'), identity)).toThrowError(
-      CoreError,
-      /nothing but water/,
+    expect(() => formulaFromAudit(auditFormula('1 l water'), identity)).toThrowMatching(
+      refused('no-ingredient'),
     );
-    expect(() => formulaFromAudit(auditFormula('20 g agar'), identity)).toThrowError(CoreError, /no water/);
+    expect(() => formulaFromAudit(auditFormula('20 g agar'), identity)).toThrowMatching(refused('no-water'));
   });
 });

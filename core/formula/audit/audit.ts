@@ -94,7 +94,7 @@ function judge(lines: readonly AuditLine[], parts: readonly BlendPart[], options
   const count =
     options.count === undefined
       ? undefined
-      : requireWithin(options.count, { field: 'How many', min: 1, max: 500, whole: true });
+      : requireWithin(options.count, { field: 'count', min: 1, max: 500, whole: true });
   const perVolume = (massG: number) => (massG / blend.liquidMl) * 100;
   return {
     lines,
@@ -124,7 +124,7 @@ function judge(lines: readonly AuditLine[], parts: readonly BlendPart[], options
 function readLines(input: string | readonly string[], options: AuditOptions): AuditLine[] {
   const texts = (typeof input === 'string' ? splitLines(input) : input).filter((t) => t.trim() !== '');
   if (texts.length > MOST_LINES) {
-    throw new CoreError('out-of-range', 'Lines of the recipe', texts.length, `at most ${MOST_LINES}`);
+    throw new CoreError('too-many-lines', { count: texts.length, most: MOST_LINES });
   }
   const matcher = new MaterialMatcher(options.materials ?? shipped(), options.answers);
   const read = texts
@@ -249,7 +249,7 @@ function partLines(input: readonly BlendPart[]): AuditLine[] {
     what: material?.name ?? 'Water',
     amount: { kind: 'unit', value: massG, unit: 'g' },
     massG: requireWithin(massG, {
-      field: `Mass of ${material?.name ?? 'water'}`,
+      field: material === undefined ? 'water' : { field: 'mass', of: material.name },
       min: 0,
       max: 1e7,
       unit: ' g',

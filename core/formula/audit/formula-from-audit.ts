@@ -25,25 +25,13 @@ export function formulaFromAudit(
   );
   const first = named[0];
   if (first === undefined) {
-    throw new CoreError(
-      'out-of-range',
-      'Recipe',
-      'nothing',
-      'at least one ingredient with its amount',
-      'The recipe holds nothing but water, so there is no formula in it.',
-    );
+    throw new CoreError('no-ingredient', {});
   }
   const common = { ...identity, schemaVersion: 1 as const, source: RECIPE_SOURCE };
   const { stage, blend } = audit;
   if (isDissolved(stage)) {
     if (blend.liquidMl <= 0) {
-      throw new CoreError(
-        'out-of-range',
-        'Water',
-        0,
-        'above 0 ml',
-        'The recipe has no water, so nothing can be said per liter.',
-      );
+      throw new CoreError('no-water', {});
     }
     const perLiter = (massG: number) => Math.min(1000, (massG / blend.liquidMl) * 1000);
     const lead =

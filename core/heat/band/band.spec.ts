@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  CoreError,
   MIDDLING,
   chamberAir,
   chamberTemperature,
@@ -19,6 +18,7 @@ import {
   type Observation,
   type Run,
 } from '../../index.js';
+import { outOfRange } from '../../testing/refused.js';
 
 /** A quart of grain, 90 min at 121 °C. */
 function quartRun(
@@ -161,7 +161,7 @@ describe('the band', () => {
   });
 
   it('refuses a senseless target', () => {
-    expect(() => heatBand(quartRun(), draws, NaN)).toThrowError(CoreError, /Target F0/);
+    expect(() => heatBand(quartRun(), draws, NaN)).toThrowMatching(outOfRange('targetF0'));
   });
 });
 

@@ -36,7 +36,7 @@ const STEP_MINUTES = 1;
  * @param targetF0 min
  */
 export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes = STEP_MINUTES): HeatBand {
-  requireWithin(targetF0, { field: 'Target F0', min: 0, max: 1e4, unit: ' min' });
+  requireWithin(targetF0, { field: 'targetF0', min: 0, max: 1e4, unit: ' min' });
   const runs = draws.normals.map((row) => runHeat(run, row, stepMinutes));
   const { weights } = draws;
   const f0s = runs.map((r) => r.coreF0);

@@ -1,4 +1,5 @@
 import { requireWithin } from '../../base/errors.js';
+import type { Field } from '../../base/refusals.js';
 import { radius, slab, stillDirection, type Direction } from './directions.js';
 
 /** A jar's contents stand as a cylinder, a bag's as a brick. Millimeters. */
@@ -74,7 +75,7 @@ export function bodyOf(
   settleMinutes = SETTLE_MINUTES,
 ): Body {
   checkShape(shape);
-  requireWithin(diffusivityM2PerS, { field: 'Diffusivity', min: 1e-8, max: 1e-5, unit: ' m²/s' });
+  requireWithin(diffusivityM2PerS, { field: 'diffusivity', min: 1e-8, max: 1e-5, unit: ' m²/s' });
   const fastest = GONE_AFTER_RATES / (settleMinutes * SECONDS);
   const grouping = settleMinutes < COARSE_FROM_MINUTES ? FINE : COARSE;
   const unit = characteristicM(shape);
@@ -225,19 +226,19 @@ function eachMode(
 }
 
 function checkShape(shape: Shape): void {
-  const side = (field: string, value: number) =>
+  const side = (field: Field, value: number) =>
     requireWithin(value, { field, min: 1, max: 1e6, unit: ' mm' });
   if (shape.kind === 'cylinder') {
-    side('Radius', shape.radiusMm);
+    side('radius', shape.radiusMm);
   } else {
-    side('Length', shape.lengthMm);
-    side('Width', shape.widthMm);
+    side('length', shape.lengthMm);
+    side('width', shape.widthMm);
   }
-  side('Height', shape.heightMm);
+  side('height', shape.heightMm);
 }
 
 function checkBiot(value: number | undefined): number {
   return value === undefined || value === Infinity
     ? Infinity
-    : requireWithin(value, { field: 'Biot number', min: 0, max: 1e6 });
+    : requireWithin(value, { field: 'biotNumber', min: 0, max: 1e6 });
 }

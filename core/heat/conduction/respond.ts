@@ -188,20 +188,20 @@ class Modes {
 
 function checkProfile(chamber: readonly ProfilePoint[]): void {
   if (chamber.length < 2) {
-    throw new CoreError('wrong-state', 'Chamber profile', chamber.length, 'of at least two points');
+    throw new CoreError('too-few', { of: 'chamberPoints', least: 2 });
   }
   chamber.forEach((point, i) => {
-    requireWithin(point.celsius, { field: 'Chamber temperature', min: -40, max: 300, unit: ' °C' });
+    requireWithin(point.celsius, { field: 'chamberTemperature', min: -40, max: 300, unit: ' °C' });
     const before = chamber[i - 1]?.minutes ?? point.minutes;
     requireWithin(point.minutes - before, {
-      field: 'Time step of the chamber',
+      field: 'chamberTimeStep',
       min: 0,
       max: MOST_MINUTES,
       unit: ' min',
     });
   });
   requireWithin(chamber[chamber.length - 1]!.minutes - chamber[0]!.minutes, {
-    field: 'Length of the run',
+    field: 'runLength',
     min: 0,
     max: MOST_MINUTES,
     unit: ' min',

@@ -89,9 +89,9 @@ export interface PreparedLoad {
 
 /** The body and the point of a load, made once for many runs of it. @throws CoreError `out-of-range` */
 export function prepareLoad(input: LoadInput): PreparedLoad {
-  requireWithin(input.initialCelsius, { field: 'Start temperature', min: -20, max: 150, unit: ' °C' });
+  requireWithin(input.initialCelsius, { field: 'startTemperature', min: -20, max: 150, unit: ' °C' });
   const stepMinutes = requireWithin(input.stepMinutes ?? STEP_MINUTES, {
-    field: 'Step',
+    field: 'step',
     min: 0.01,
     max: 60,
     unit: ' min',

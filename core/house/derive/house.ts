@@ -14,11 +14,16 @@ import type { Workings } from './workings.js';
 
 /** A part of the house that could not be worked out from what is recorded; the rest stands. */
 export interface Trouble {
+  readonly of: 'batch' | 'cook';
+  /** The batch's code, or the cook's name. */
   readonly code: string;
-  /** What is missing: a forecast, a verdict, a mix. */
-  readonly part: string;
-  readonly reason: string;
+  /** What is missing. */
+  readonly part: TroublePart;
+  /** What was thrown: a refusal, or a fault of ours. */
+  readonly cause: unknown;
 }
+
+export type TroublePart = 'probeHeat' | 'cooling' | 'forecast' | 'mix';
 
 /** One vessel with everything that is known of it. */
 export interface VesselView {

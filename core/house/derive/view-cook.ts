@@ -48,7 +48,7 @@ export function viewCook(
   );
   const [first] = batches.values();
   const lastCoreRead = coreReads[coreReads.length - 1];
-  const probed = attempt('heat of the probe', () => probedF0(logs));
+  const probed = attempt('probeHeat', () => probedF0(logs));
   return {
     cook,
     name,

@@ -175,7 +175,10 @@ export class Views {
     const code = this.rows.batchNames.names.get(id) ?? '';
     const views = this.viewVessels(batch, code, facts);
     const troubles: Trouble[] = [];
-    this.batchViews.set(id, viewBatch(batch, code, madeAt, views, facts, attemptFor(code, troubles)));
+    this.batchViews.set(
+      id,
+      viewBatch(batch, code, madeAt, views, facts, attemptFor({ of: 'batch', code }, troubles)),
+    );
     this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
   }
 
@@ -212,7 +215,7 @@ export class Views {
     const name = this.rows.cookNames.names.get(id) ?? '';
     const facts = this.rows.index.ofCook.get(id) ?? [];
     const troubles: Trouble[] = [];
-    const attempt = attemptFor(`cook ${name}`, troubles);
+    const attempt = attemptFor({ of: 'cook', code: name }, troubles);
     const logs = this.rows.logsOf.get(id) ?? [];
     const view = cook && viewCook({ cook, name, facts, logs }, (v) => this.batchOf(v), attempt);
     const seen = this.before.cookViews.get(id);

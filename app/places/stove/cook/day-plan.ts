@@ -7,9 +7,11 @@ import {
   type BatchView,
   type CookOfDay,
   type DayPlan,
+  type LeftOut,
   vesselsToCook,
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
+import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { pressureWords, shortTime } from '../../../data/words/words';
 import { Plaque } from '../../../pieces/plaque';
@@ -52,7 +54,7 @@ import { freeCookers } from './free-cookers';
       </ol>
       @for (left of plan().left; track left.code) {
         <p class="rye">
-          <nw-plaque [code]="left.code" /> <span>fits no cook: {{ left.why }}</span>
+          <nw-plaque [code]="left.code" /> <span>fits no cook: {{ whyLeft(left) }}</span>
         </p>
       }
       <p class="soft small">
@@ -153,6 +155,17 @@ export class DayPlanView {
         ? `about ${formatNumber(cook.fuel)} g of gas`
         : `about ${formatNumber(cook.fuel, 1)} kWh`;
     return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${pressureWords(cook.plan.gaugeKPa, unit)}, ${formatNumber(cook.plan.water.startMl / 1000, 1)} l of water, ${burned}`;
+  }
+
+  protected whyLeft({ why }: LeftOut): string {
+    switch (why.kind) {
+      case 'noPlace':
+        return `no cooker has a place for ${why.vessel.plural}`;
+      case 'notTogether':
+        return 'it fits no cooker together with the rest';
+      case 'refused':
+        return messageOf(why.error);
+    }
   }
 
   protected times(cook: CookOfDay): string {

@@ -165,7 +165,7 @@ export class InstrumentPanel {
       return '';
     }
     return unlessRefused(() => {
-      const celsius = parseNumber(this.typed(), 'Steam');
+      const celsius = parseNumber(this.typed(), { label: 'Steam' });
       const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
       return air < 0.02
         ? 'Pure steam at this pressure.'

@@ -88,18 +88,28 @@ export class ProofForm {
       case 'maximum':
         return {
           kind: 'maximum',
-          celsius: parseWithin(this.maximum(), { field: 'Thermometer', min: 20, max: 150, unit: ' °C' }),
+          celsius: parseWithin(this.maximum(), {
+            field: { label: 'Thermometer' },
+            min: 20,
+            max: 150,
+            unit: ' °C',
+          }),
         };
       default:
         return {
           kind: 'indicator',
           form: 'ampoule',
           logPopulation: 6,
-          dMinutes: parseWithin(this.dText(), { field: 'D', min: 0.5, max: 5, unit: ' min' }),
+          dMinutes: parseWithin(this.dText(), { field: { label: 'D' }, min: 0.5, max: 5, unit: ' min' }),
           result: this.turned() ? 'turned' : 'clear',
           control: this.control(),
-          hours: parseWithin(this.hoursText(), { field: 'Hours', min: 1, max: 400, unit: ' h' }),
-          incubatedC: parseWithin(this.warmC(), { field: 'Warmth', min: 20, max: 70, unit: ' °C' }),
+          hours: parseWithin(this.hoursText(), { field: { label: 'Hours' }, min: 1, max: 400, unit: ' h' }),
+          incubatedC: parseWithin(this.warmC(), {
+            field: { label: 'Warmth' },
+            min: 20,
+            max: 70,
+            unit: ' °C',
+          }),
         };
     }
   }

@@ -173,6 +173,6 @@ export class DissolvedTests {
 
   private typedMl(): number | undefined {
     const text = this.leftText();
-    return text === '' ? undefined : unlessRefused(() => parseNumber(text, 'Left'), undefined);
+    return text === '' ? undefined : unlessRefused(() => parseNumber(text, { label: 'Left' }), undefined);
   }
 }

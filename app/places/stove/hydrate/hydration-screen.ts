@@ -142,7 +142,7 @@ export class HydrationScreen {
         await this.journal.say({
           kind: 'weighed',
           batchId: this.view().batch.id,
-          massG: parseNumber(this.massText(), 'Drained mass'),
+          massG: parseNumber(this.massText(), 'drainedMass'),
         })
       ) {
         this.massText.set('');
@@ -153,6 +153,6 @@ export class HydrationScreen {
   }
 
   private moistureOf(text: string): number {
-    return weighedMoisture(parseNumber(text, 'Drained mass'), this.view().batch.plan?.dryMatterG ?? 0);
+    return weighedMoisture(parseNumber(text, 'drainedMass'), this.view().batch.plan?.dryMatterG ?? 0);
   }
 }

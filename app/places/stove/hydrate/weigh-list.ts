@@ -183,7 +183,7 @@ export class WeighList {
 
   protected async type(row: Row, text: string): Promise<void> {
     try {
-      const field = `${row.name}, really`;
+      const field = { label: `${row.name}, really` };
       const massG = parseWithin(text, { field, min: 0, max: 1_000_000, unit: ' g' });
       this.problem.set('');
       if (

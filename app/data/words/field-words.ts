@@ -1,0 +1,125 @@
+import type { Field, FieldRef } from '../../../core/index';
+
+/** What core's figures are called, at the beginning of a sentence. */
+const FIELD_WORDS: Readonly<Record<Field, string>> = {
+  absolutePressure: 'Absolute pressure',
+  addedMoisture: 'Moisture of what is added',
+  airShare: 'Share of air',
+  altitude: 'Altitude',
+  amount: 'Amount',
+  amountThere: 'Amount that is there',
+  barometer: 'Barometer',
+  bath: 'Bath',
+  biotNumber: 'Biot number',
+  bucket: 'Bucket',
+  chamberTemperature: 'Chamber temperature',
+  chamberTimeStep: 'Time step of the chamber',
+  colonization: 'Colonization',
+  comeUp: 'Come-up',
+  count: 'How many',
+  day: 'Day',
+  diameter: 'Diameter',
+  diffusivity: 'Diffusivity',
+  dish: 'Dish',
+  drainedMass: 'Drained mass',
+  driedMalt: 'Dried malt',
+  dryBasisMoisture: 'Moisture on dry basis',
+  dryMass: 'Dry mass',
+  dryMatter: 'Dry matter',
+  drySubstrate: 'Dry substrate',
+  exponent: 'Exponent',
+  fill: 'Fill',
+  freshMass: 'Fresh mass',
+  gaugePressure: 'Gauge pressure',
+  harvest: 'Harvest',
+  height: 'Height',
+  hold: 'Hold',
+  inEach: 'In each',
+  k1: 'k1',
+  k2: 'k2',
+  length: 'Length',
+  longestHold: 'Longest hold',
+  mass: 'Mass',
+  mixMass: 'Mass of the mix',
+  mixMoisture: 'Moisture of the mix',
+  moisture: 'Moisture',
+  number: 'Number',
+  oven: 'Oven',
+  ph: 'pH',
+  pressure: 'Pressure',
+  price: 'Price',
+  radius: 'Radius',
+  readingAboveRoom: 'Reading above the room',
+  room: 'Room',
+  runLength: 'Length of the run',
+  spare: 'To spare',
+  startTemperature: 'Start temperature',
+  step: 'Step',
+  strength: 'Strength',
+  substrate: 'Substrate',
+  targetAboveRoom: 'Target above the room',
+  targetF0: 'Target F0',
+  temperature: 'Temperature',
+  time: 'Time',
+  timeInBath: 'Time in it',
+  timeStep: 'Time step',
+  venting: 'Venting',
+  volume: 'Volume',
+  wantedMoisture: 'Wanted moisture',
+  wantedPh: 'Wanted pH',
+  water: 'Water',
+  wetMass: 'Wet mass',
+  width: 'Width',
+  zValue: 'z value',
+};
+
+/** The same where it says of what: "Fill of quart jars". A figure that is not here just has it behind it: "Dry mass 2". */
+const WITH_OF: Readonly<Partial<Record<Field, string>>> = {
+  amount: 'Amount in',
+  fill: 'Fill of',
+  mass: 'Mass of',
+  moisture: 'Moisture of',
+  number: 'Number of',
+  price: 'Price of',
+};
+
+export function fieldWords(field: FieldRef): string {
+  if (typeof field === 'string') {
+    return FIELD_WORDS[field];
+  }
+  return 'label' in field ? field.label : `${WITH_OF[field.field] ?? FIELD_WORDS[field.field]} ${field.of}`;
+}
+
+/** The same for what a row holds, where the schema's name is not a person's. */
+const ROW_FIELD_WORDS: Readonly<Record<string, string>> = {
+  altitudeM: 'Altitude (m)',
+  barometerKPa: 'Barometer (kPa)',
+  roomC: 'Room (°C)',
+  volumeL: 'Volume (l)',
+  ratedGaugeKPa: 'Rated pressure (kPa)',
+  netKW: 'Heat (kW)',
+  usualCount: 'How many',
+  name: 'Name',
+  pricePerKg: 'Price (a kg)',
+  'densityGPerL.value': 'Density (g/l)',
+  'moisture.value': 'Moisture',
+  'stock.massG': 'On the shelf (g)',
+  lot: 'Lot',
+  currency: 'Money',
+  cookPrice: 'Price of a cook',
+  capacityMl: 'Capacity (ml)',
+  finishedG: 'Finished mass (g)',
+  usualMl: 'Usual fill (ml)',
+  emptyG: 'Empty mass (g)',
+  parts: 'Ingredients',
+  massG: 'Mass (g)',
+  note: 'Note',
+  celsius: 'Temperature (°C)',
+  readings: 'Readings',
+  doseEach: 'Dose',
+  people: 'People',
+};
+
+export function rowFieldWords(path: string): string {
+  return ROW_FIELD_WORDS[path] ?? path;
+}

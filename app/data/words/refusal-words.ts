@@ -1,0 +1,139 @@
+import { format } from 'date-fns';
+import {
+  isRefusal,
+  type CoreError,
+  formatNumber,
+  percentWords,
+  type CookStep,
+  type RangeRule,
+  type RefusalCode,
+  type Refusals,
+  type VesselPhase,
+  type WantedOfVessel,
+} from '../../../core/index';
+import { archiveFaultWords } from './archive-fault-words';
+import { fieldWords, rowFieldWords } from './field-words';
+import { COOK_WORDS, PHASE_WORDS } from './words';
+
+/** Why something was refused, as a sentence or two that name what, which value and what would have been allowed. */
+export function refusalWords<C extends RefusalCode>({ code, params }: CoreError<C>): string {
+  return WORDS[code](params);
+}
+
+const MINUTES_OF_HOUR = 60;
+/** A text that was given is told back so far, characters. */
+const MOST_TOLD = 40;
+
+const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = {
+  'out-of-range': (rule) =>
+    `${fieldWords(rule.field)} must be ${limitWords(rule)}. You gave ${givenWords(rule)}.`,
+  'not-a-number': ({ field, typed }) => `${fieldWords(field)} must be a number. You typed “${typed}”.`,
+  'bad-text': ({ field, least, most, length }) =>
+    `${fieldWords(field)} must be ${least} to ${most} letters long. You gave ${length === 0 ? 'none' : length}.`,
+  'bad-row': ({ path, issue }) => `${rowFieldWords(path)}: ${issue}.`,
+  'not-finite': ({ field }) => `${fieldWords(field)} must be a finite number.`,
+  'unknown-unit': ({ unit, known }) => `Unit must be one of ${known.join(', ')}. You gave ${short(unit)}.`,
+  'other-kind-of-unit': ({ unit, kind, like }) =>
+    `Unit must be a unit of ${kind}, like ${like}. You gave ${unit}.`,
+  'density-needed': ({ densityGPerMl, below }) =>
+    `Density in g/ml must be above 0 and below ${below}. You gave ${densityGPerMl ?? 'none'}.`,
+  'too-few': ({ of, least }) => `${SERIES_WORDS[of]} must be at least ${least}.`,
+  'too-many-lines': ({ count, most }) => `A recipe must have at most ${most} lines. This one has ${count}.`,
+  'not-falling': () => 'Readings must be falling from one to the next.',
+  'bad-prior': ({ low, high }) =>
+    `The expected full day must be a range of days above 0. You gave ${low} to ${high}.`,
+  'not-found': ({ what }) => NOT_FOUND_WORDS[what],
+  'no-ingredient': () => 'The recipe holds nothing but water, so there is no formula in it.',
+  'no-water': () => 'The recipe has no water, so nothing can be said per liter.',
+  'cannot-correct': ({ wants, target, added }) =>
+    `To make the mix ${wants}, what is added must be ${wants} than ${percentWords(target)}. It is ${percentWords(added)}.`,
+  'hold-too-long': ({ appliance, chamberC, holdMinutes, mostMinutes, longestMinutes }) => {
+    const asked = Number.isFinite(holdMinutes)
+      ? `${holdMinutes} min`
+      : `more than ${longestMinutes / MINUTES_OF_HOUR} h`;
+    return `At ${chamberC.toFixed(1)} °C the hold would take ${asked}; ${appliance} can hold ${mostMinutes} min. It wants a cooker with more pressure, or smaller vessels.`;
+  },
+  'f0-out-of-reach': ({ targetF0, mostF0, mostMinutes }) =>
+    `Target F0 must be at most ${mostF0.toFixed(2)}, which a hold of ${mostMinutes} min gives. You gave ${targetF0}.`,
+  'bad-moment': ({ atMs, limit, limitMs }) =>
+    `When must be ${MOMENT_WORDS[limit](momentWords(limitMs))}. You gave ${momentWords(atMs)}.`,
+  'put-away': () => 'The batch must still stand. It is put away.',
+  'wrong-phase': ({ code, phase, wanted }) =>
+    `${code} must be ${WANTED_WORDS[wanted]}. It is ${PHASE_WORDS[phase as VesselPhase]}.`,
+  'wrong-step': ({ step, allowed }) =>
+    allowed.length === 0
+      ? `${stepWords(step)} must be of a cook that is still on.`
+      : `The step must be one of ${allowed.map(stepWords).join(', ')}. You gave ${stepWords(step)}.`,
+  'wrong-dose-unit': ({ unit, wanted }) => `The dose must be in ${wanted}. You gave ${unit}.`,
+  'bad-dose': ({ each, most, unit, sources, remaining, vessels }) => {
+    const limit = formatNumber(Math.floor(most * 10) / 10, 1);
+    const hold = sources.length === 1 ? 'holds' : 'hold';
+    return `Dose must be above 0 and at most ${limit} ${unit}: ${sources.join(', ')} ${hold} ${formatNumber(remaining)} ${unit} for ${vessels}. You typed ${each} ${unit}.`;
+  },
+  'later-impossible': ({ named, more, cause }) => {
+    const list = `${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
+    return `With that, later entries would be impossible: ${list}. (${isRefusal(cause) ? refusalWords(cause) : String(cause)}) They can be struck together in the history.`;
+  },
+  'no-readings': () =>
+    'No readings were found. Each line wants a time and a temperature: "2026-03-01T10:00:00Z, 63.5" or "12.5; 63,5" in minutes.',
+  'bad-archive': archiveFaultWords,
+};
+
+const SERIES_WORDS: Readonly<Record<Refusals['too-few']['of'], string>> = {
+  readings: 'Readings',
+  dryMasses: 'Dry masses',
+  chamberPoints: 'Points of the chamber',
+};
+
+const NOT_FOUND_WORDS: Readonly<Record<Refusals['not-found']['what'], string>> = {
+  material: 'Material must be one on the shelf.',
+  cook: 'Cook must be one that is in this house.',
+  vessel: 'Vessel must be one that is in this house.',
+  batch: 'Batch must be one that is in this house.',
+  plan: 'Batch must be one with a plan.',
+  entry: 'Entry must be one that stands.',
+  definition: 'What is changed must be kept here.',
+};
+
+const WANTED_WORDS: Readonly<Record<WantedOfVessel, string>> = {
+  uncooked: 'ready to be cooked and not in another cook',
+  cooked: 'cooked and not yet inoculated',
+  running: 'inoculated and not yet opened',
+  inoculated: 'inoculated',
+  opened: 'opened and in the tent',
+  here: 'still here',
+};
+
+const MOMENT_WORDS: Readonly<Record<Refusals['bad-moment']['limit'], (limit: string) => string>> = {
+  mostAge: (limit) => `within the last 20 years, after ${limit}`,
+  batchMade: (limit) => `after the batch was made, ${limit}`,
+  stepBefore: (limit) => `after the step before, ${limit}`,
+  stepAfter: (limit) => `before the step after, ${limit}`,
+  now: (limit) => `not later than now, ${limit}`,
+};
+
+/** In the time of this place, as beside the fields. */
+function momentWords(ms: number): string {
+  return Number.isFinite(ms) ? format(ms, 'd MMM yyyy, HH:mm') : 'no date';
+}
+
+function limitWords({ min, max, unit = '', shownTimes = 1, whole = false }: RangeRule): string {
+  return `${whole ? 'a whole number ' : ''}between ${plain(min * shownTimes)} and ${plain(max * shownTimes)}${unit}`;
+}
+
+function givenWords({ value, unit = '', shownTimes = 1 }: Refusals['out-of-range']): string {
+  return Number.isNaN(value) ? 'no number' : `${plain(value * shownTimes)}${unit}`;
+}
+
+/** Without the tail that floating numbers grow. */
+function plain(value: number): string {
+  return Number.isFinite(value) ? String(Number(value.toPrecision(10))) : String(value);
+}
+
+function stepWords(step: string): string {
+  return `“${COOK_WORDS[step as CookStep]}”`;
+}
+
+function short(text: string): string {
+  return text.length > MOST_TOLD ? `${text.slice(0, MOST_TOLD)}…` : text;
+}
