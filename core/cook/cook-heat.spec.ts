@@ -201,6 +201,17 @@ describe('what a cook tells about others of its kind', () => {
     expect(probe?.kind === 'probe' && probe.readings.length).toBeLessThanOrEqual(24);
   });
 
+  it('a thermometer that is put in after heat off was in the room, and tells nothing of the run', () => {
+    const typed = (minute: number) =>
+      entry(atMinute(minute), { kind: 'coreRead', cookId: cook.id, celsius: 90 }) as FactOf<'coreRead'>;
+    const probe = (minute: number) => observationsOf(facts({ coreReads: [typed(minute)] }), NOW);
+    expect(probe(134)).toEqual([
+      jasmine.objectContaining({ kind: 'probe', readings: [{ minutes: 134, celsius: 90 }] }),
+    ]);
+    expect(probe(135)).toEqual([]);
+    expect(probe(160)).toEqual([]);
+  });
+
   it('raises the chance at every hold, and shortens what nine in ten need', () => {
     const runs = [30, 60, 90, 120, 180, 240].map((holdMinutes) => ({
       holdMinutes,

@@ -1,3 +1,4 @@
+import { groupBy } from '../base/collections.js';
 import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
 import type { Appliance, Household, VesselType } from '../record/definitions.js';
 import type { Batch } from '../record/batch.js';
@@ -81,11 +82,8 @@ export function planDay(
 ): DayPlan {
   const left: LeftOut[] = [];
   const loads: Load[] = [];
-  const byProgramme = new Map<string, Waiting[]>();
-  for (const one of waiting.filter((w) => w.vesselIds.length > 0)) {
-    const key = programmeOf(one.batch);
-    byProgramme.set(key, [...(byProgramme.get(key) ?? []), one]);
-  }
+  const filled = waiting.filter((w) => w.vesselIds.length > 0);
+  const byProgramme = groupBy(filled, (w) => programmeOf(w.batch));
   for (const group of byProgramme.values()) {
     const options = appliances.flatMap((appliance) => packed(group, appliance, house) ?? []);
     const best = options.sort((a, b) => a.loads.length - b.loads.length || a.minutes - b.minutes)[0];

@@ -171,6 +171,14 @@ describe('bottles and dishes', () => {
     );
   });
 
+  it('take a whole number of bottles where the volume is one: half a liter is two of 250 ml', () => {
+    const bottle = vessels.find((v) => v.id === 'bottle-500')!;
+    expect(splitIntoBottles(500, bottle)).toEqual({ vessel: bottle, count: 2, eachMl: 250 });
+    expect(splitIntoBottles(501, bottle).count).toBe(3);
+    // 0.1 + 0.2 is a little more than 0.3 to a computer, and no third bottle.
+    expect(splitIntoBottles((0.1 + 0.2) * 1000, { ...bottle, capacityMl: 300 }).count).toBe(2);
+  });
+
   it('answer both ways: 400 ml fill 14 of 20 dishes; 20 take 570 ml', () => {
     expect(pourOut({ volumeMl: 400, eachMl: 25.7, wanted: 20, spare: 0.1 })).toEqual({
       filled: 14,

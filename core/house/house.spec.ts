@@ -287,6 +287,25 @@ describe('entries that cannot be true are refused before anything is written', (
     );
   });
 
+  it('anything of a vessel whose batch was put away: it went with it, and cannot go twice', () => {
+    const batchId = house.vesselById.get(jars[0]!)!.batch.id;
+    const put = entry(nowMs - 1000, { kind: 'putAway', batchId });
+    const noted = entry(nowMs - 2000, { kind: 'batchNoted', batchId, note: 'weevils' });
+    const after = withRows(house, { entries: [noted, put] });
+    for (const id of jars) {
+      expect(after.vesselById.get(id)!.state).toEqual(
+        jasmine.objectContaining({ phase: 'gone', goneBecause: 'putAway' }),
+      );
+      expect(house.vesselById.get(id)!.state.phase).not.toBe('gone');
+    }
+    expect(() => checkEntry(after, entry(nowMs, { kind: 'putAway', batchId }), nowMs)).toThrowMatching(
+      refused('put-away'),
+    );
+    expect(() => checkEntry(after, entry(nowMs, { kind: 'shaken', vesselIds: jars }), nowMs)).toThrowMatching(
+      refused('wrong-phase', { phase: 'gone' }),
+    );
+  });
+
   it('a step of a cook out of turn, and a correction across the step before', () => {
     const demo = buildHouse(hollinRow(NOW, MIDNIGHT));
     const cook = demo.cooks.find((c) => c.cook.number === 14)!;

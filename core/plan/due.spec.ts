@@ -3,13 +3,16 @@ import {
   HOUR_MS,
   dueItems,
   hollinRow,
+  isFilled,
   isForToday,
   isOn,
   lastFraction,
   nextCutMs,
+  stepsOf,
   type DueItem,
   type Entry,
   type House,
+  type HydrationStep,
   type Records,
 } from '../index.js';
 import type { Said } from '../demo/demo-builder.js';
@@ -166,7 +169,7 @@ describe('a block asks', () => {
 
 describe('a batch on its way to the jars', () => {
   const made = batch(house, 'G28').batch;
-  const only = (steps: readonly ('soak' | 'simmer' | 'drain')[]): House => {
+  const only = (steps: readonly HydrationStep[]): House => {
     const own = records.entries.filter((e) => e.kind === 'batchMade' && e.batchId === made.id);
     const done = steps.map((step, i) =>
       entry(NOW - (steps.length - i) * 3_600_000, { kind: 'stepDone', batchId: made.id, step }),
@@ -182,5 +185,15 @@ describe('a batch on its way to the jars', () => {
     expect(soaking.exact).toBeTrue();
     expect(deeds(only(['soak', 'simmer']))[0]).toBe('prepare G28 drain Drain');
     expect(deeds(only(['soak', 'simmer', 'drain']))[0]).toBe('prepare G28 dryEnough Dry enough');
+  });
+
+  it('is filled after its last step and not before, and then waits for a cook', () => {
+    const steps = stepsOf(made).map((s) => s.step);
+    const isReady = (h: House) => isFilled(batch(h, 'G28'));
+    expect(isReady(only(steps))).toBeTrue();
+    expect(deeds(only(steps))[0]).toBe('load G28 false');
+    for (let n = 0; n < steps.length; n++) {
+      expect(isReady(only(steps.slice(0, n)))).toBeFalse();
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { groupBy } from '../base/collections.js';
 import { f0 } from '../heat/lethality.js';
 import type { CookChannel } from '../record/entry.js';
 import type { CookId } from '../record/ids.js';
@@ -94,12 +95,8 @@ const LEAST_SHARE = 0.5;
  * @returns undefined where no probe was read twice without a gap
  */
 export function probedF0(logs: readonly CookLog[]): number | undefined {
-  const bySource = new Map<string, CookLog[]>();
-  for (const log of logs) {
-    if (log.channel === 'coreC' && log.seconds.length > 0) {
-      bySource.set(log.source, [...(bySource.get(log.source) ?? []), log]);
-    }
-  }
+  const read = logs.filter((log) => log.channel === 'coreC' && log.seconds.length > 0);
+  const bySource = groupBy(read, (log) => log.source);
   const probes = [...bySource.values()].flatMap((own) => {
     const parts = own.flatMap(partOf).sort((a, b) => a.first.atMs - b.first.atMs);
     const all = [...parts, ...parts.slice(1).map((part, i) => seam(parts[i]!, part))];

@@ -11,8 +11,12 @@ const LOGS_AT_ONCE = 40;
  * @param house all of it: its entries say what there is to move
  */
 export async function moveLogs(db: HouseDb, house: House): Promise<void> {
+  const kept = house.noted.filter(isLogKeptAsEntry);
+  if (kept.length === 0) {
+    return;
+  }
   const corrected = new Set(house.noted.filter(isCorrection).map((c): string => c.entryId));
-  const entries = house.noted.filter(isLogKeptAsEntry).filter((e) => !corrected.has(e.id));
+  const entries = kept.filter((e) => !corrected.has(e.id));
   for (let from = 0; from < entries.length; from += LOGS_AT_ONCE) {
     const some = entries.slice(from, from + LOGS_AT_ONCE);
     const moved = some.flatMap(movedFrom);

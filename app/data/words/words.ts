@@ -79,17 +79,25 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   other: 'Caution',
 };
 
-export const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
-  gaugeKPa: 'gauge',
-  chamberC: 'chamber',
-  coreC: 'middle of a vessel',
-  agarC: 'agar',
-  airC: 'air',
-  humidityPercent: 'humidity',
-  co2Ppm: 'CO₂',
-  lightLux: 'light',
-  massG: 'mass',
-  ph: 'pH',
+/** What a channel reads: its name, what it is called within a sentence, its unit, and how finely it is told. */
+export interface ChannelWords {
+  readonly name: string;
+  readonly word: string;
+  readonly unit: string;
+  readonly digits: number;
+}
+
+export const CHANNEL_WORDS: Readonly<Record<Channel, ChannelWords>> = {
+  gaugeKPa: { name: 'Gauge', word: 'gauge', unit: 'kPa', digits: 0 },
+  chamberC: { name: 'Chamber', word: 'chamber', unit: '°C', digits: 1 },
+  coreC: { name: 'Middle', word: 'middle of a vessel', unit: '°C', digits: 1 },
+  agarC: { name: 'Agar', word: 'agar', unit: '°C', digits: 1 },
+  airC: { name: 'Air', word: 'air', unit: '°C', digits: 1 },
+  humidityPercent: { name: 'Humidity', word: 'humidity', unit: '%', digits: 0 },
+  co2Ppm: { name: 'CO₂', word: 'CO₂', unit: 'ppm', digits: 0 },
+  lightLux: { name: 'Light', word: 'light', unit: 'lux', digits: 0 },
+  massG: { name: 'Mass', word: 'mass', unit: 'g', digits: 0 },
+  ph: { name: 'pH', word: 'pH', unit: '', digits: 2 },
 };
 
 const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
@@ -226,7 +234,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'dayNoted':
       return `“${excerpt(entry.note)}”`;
     case 'logged':
-      return `${cook}: ${entry.readings.length} readings, ${CHANNEL_WORDS[entry.channel]}`;
+      return `${cook}: ${entry.readings.length} readings, ${CHANNEL_WORDS[entry.channel].word}`;
     case 'poured':
       return `${cook} poured`;
     case 'waterLeft':

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject, linkedSignal, signal } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
 import {
   adviseTreatment,
   costOf,
@@ -32,6 +32,7 @@ import {
   unlessRefused,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
+import { lastKnown } from '../../data/views/last-known';
 import { HouseStore } from '../../data/store/house-store';
 import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
@@ -191,10 +192,10 @@ export class DeskPlan {
   });
 
   /** The last plan that could be computed; it stays on screen while something typed is wrong. */
-  readonly shown = linkedSignal<ReturnType<typeof this.answer>, Answer | undefined>({
-    source: this.answer,
-    computation: (answer, before) => (answer !== undefined && 'scaled' in answer ? answer : before?.value),
-  }).asReadonly();
+  readonly shown = lastKnown<Answer>(() => {
+    const answer = this.answer();
+    return answer !== undefined && 'scaled' in answer ? answer : undefined;
+  });
 
   readonly nextNumber = computed(() => {
     const house = this.store.house();

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import {
   atmosphericPressure,
@@ -17,6 +17,7 @@ import {
   unlessRefused,
   requireWithin,
 } from '../../../core/index';
+import { lastKnown } from '../../data/views/last-known';
 import { messageOf } from '../../data/words/message-of';
 import { ArchiveService } from '../../data/work/archive-service';
 import { Definitions } from '../../data/journal/definitions';
@@ -141,10 +142,10 @@ export class Start {
     () => Object.values(this.typed()).find(Boolean) ?? this.answer().problem ?? '',
   );
   /** The last plan that could be computed; it stays on screen while something typed is wrong. */
-  protected readonly plan = linkedSignal<ReturnType<typeof this.answer>, FirstPlan | undefined>({
-    source: this.answer,
-    computation: (answer, before) => (answer.scaled === undefined ? before?.value : answer),
-  }).asReadonly();
+  protected readonly plan = lastKnown<FirstPlan>(() => {
+    const answer = this.answer();
+    return answer.scaled === undefined ? undefined : answer;
+  });
   protected readonly atmosphere = computed(() =>
     unlessRefused(() => formatNumber(atmosphericPressure(this.altitudeM()) * 10), '?'),
   );

@@ -4,7 +4,6 @@ import {
   ElementRef,
   computed,
   inject,
-  linkedSignal,
   resource,
   signal,
 } from '@angular/core';
@@ -22,11 +21,11 @@ import {
 import { Time } from '../../data/clock/time';
 import { Night } from '../../data/devices/night';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
-import { shortTime } from '../../data/words/words';
+import { lastKnown } from '../../data/views/last-known';
+import { CHANNEL_WORDS, shortTime } from '../../data/words/words';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
 import { ReadingsImport } from '../../pieces/readings-import';
-import { CLIMATE_WORDS } from './climate-words';
 
 const SPANS = [
   { word: 'Day', days: 1 },
@@ -60,10 +59,10 @@ export class Climate {
   private readonly all = toSignal(this.store.seriesOf(TENT), { initialValue: [] as readonly ReadSeries[] });
   protected readonly series = computed(() =>
     this.all().map((s) => {
-      const { word, unit, digits } = CLIMATE_WORDS[s.channel];
+      const { name, unit, digits } = CHANNEL_WORDS[s.channel];
       return {
         ...s,
-        word,
+        name,
         last: `${formatNumber(s.last, digits)} ${unit}`,
         at: shortTime(s.toMs, this.time.minute()),
         isShown: s.channel === this.shown()?.channel,
@@ -96,17 +95,14 @@ export class Climate {
     },
   });
   /** What is drawn: it stays until the next is there, so that nothing jumps. */
-  private readonly drawn = linkedSignal<Drawn | undefined, Drawn | undefined>({
-    source: () => (this.thinned.hasValue() ? this.thinned.value() : undefined),
-    computation: (next, before) => next ?? before?.value,
-  });
+  private readonly drawn = lastKnown(() => (this.thinned.hasValue() ? this.thinned.value() : undefined));
   protected readonly words = computed(() => {
     const value = this.drawn();
     const bins = value?.parts.flat() ?? [];
     if (value === undefined || bins.length === 0) {
       return '';
     }
-    const { unit, digits } = CLIMATE_WORDS[value.channel];
+    const { unit, digits } = CHANNEL_WORDS[value.channel];
     const count = bins.reduce((sum, b) => sum + b.count, 0);
     const mean = bins.reduce((sum, b) => sum + b.mean * b.count, 0) / count;
     const least = formatNumber(Math.min(...bins.map((b) => b.least)), digits);

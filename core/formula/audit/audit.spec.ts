@@ -325,6 +325,16 @@ describe('auditing a recipe', () => {
     expect(strength('2 g peptone\n30 g dried malt extract\n1 l water')[0]).toBe('malt-dry');
   });
 
+  it('of a block packs as its own volume says: grams by liters', () => {
+    const audit = auditFormula('10 l hardwood sawdust\n1 l wheat bran\n4 kg water');
+    const back = formulaFromAudit(audit, { id: 'own', name: 'Own', updatedAt: AT });
+    const litres = audit.finishedMl! / 1000;
+    expect(back.basis !== 'perLiter' && back.settledGPerL.value).toBeCloseTo(audit.grams / litres, 6);
+    // Wet wood in a bag weighs between a third of and as much as water. Common practice, no source.
+    expect(audit.grams / litres).toBeGreaterThan(300);
+    expect(audit.grams / litres).toBeLessThan(1000);
+  });
+
   it('gives the same from a recipe that is written out, for every shipped formula', () => {
     for (const formula of shippedFormulas(AT).map((f) => resolveFormula(f, materials))) {
       const scaled = scaleFormula(formula, {

@@ -98,13 +98,6 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
     .figures {
       font-size: 21px;
     }
-    summary {
-      min-height: 44px;
-      padding: 10px 0;
-      color: var(--soft);
-      font-size: 18px;
-      cursor: pointer;
-    }
     .deed {
       width: 100%;
       min-height: 56px;

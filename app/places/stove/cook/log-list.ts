@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { format } from 'date-fns';
-import { formatNumber, type CookView, type Log } from '../../../../core/index';
+import { formatNumber, groupBy, type CookView, type Log } from '../../../../core/index';
 import { ReadingsBook } from '../../../data/journal/readings-book';
 import { CHANNEL_WORDS } from '../../../data/words/words';
 
@@ -42,11 +42,7 @@ export class LogList {
   private readonly book = inject(ReadingsBook);
 
   protected readonly lines = computed(() => {
-    const groups = new Map<string, Log[]>();
-    for (const log of this.view().logRows) {
-      const key = `${log.channel} ${log.source}`;
-      groups.set(key, [...(groups.get(key) ?? []), log]);
-    }
+    const groups = groupBy(this.view().logRows, (log) => `${log.channel} ${log.source}`);
     return [...groups.values()].map(lineOf);
   });
 
@@ -61,7 +57,7 @@ function lineOf(logs: readonly Log[]): LogLine {
   const count = logs.reduce((sum, l) => sum + l.count, 0);
   const endMs = Date.parse(last.at) + (last.seconds[last.seconds.length - 1] ?? 0) * 1000;
   return {
-    words: `${CHANNEL_WORDS[first.channel]}, ${first.source}:`,
+    words: `${CHANNEL_WORDS[first.channel].word}, ${first.source}:`,
     count: count === 1 ? '1 reading' : `${formatNumber(count)} readings`,
     when: `${format(Date.parse(first.at), 'd MMM HH:mm')} to ${format(endMs, 'HH:mm')}`,
     logs,
