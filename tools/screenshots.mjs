@@ -35,11 +35,16 @@ const VIEWS = [
   },
   { name: 'stove', path: '/demo/stove' },
   { name: 'stove-load', path: '/demo/stove', act: loadAgain },
-  { name: 'stove-record', path: '/demo/stove/cook/11' },
+  { name: 'stove-record', path: '/demo/stove/cook/11', isWhole: true },
   { name: 'box', path: '/demo/box', before: coolTheLoad },
   { name: 'shelf', path: '/demo/shelf' },
   { name: 'shelf-vessel', path: '/demo/shelf?open=G26-7' },
-  { name: 'tent', path: '/demo/tent?open=B28-2', act: (page) => page.keyboard.type('318') },
+  {
+    name: 'tent',
+    path: '/demo/tent?open=B28-2',
+    isWhole: true,
+    act: (page) => page.keyboard.type('318'),
+  },
   { name: 'ledger', path: '/demo/ledger?tab=lineage&open=L6-1' },
   { name: 'start', path: '/start' },
   { name: 'stove-phone', path: '/demo/stove', phone: true },
@@ -47,6 +52,12 @@ const VIEWS = [
 ];
 
 /** One PNG of each main view from the made-up household, into docs/screenshots. */
+/** Pictures are taken as of a morning, at whatever hour they are made. */
+const HOUR = 10;
+const MINUTE = 24;
+/** Names of views, parted by commas, where not all are wanted. */
+const ONLY = process.env.SHOTS?.split(',');
+
 export async function screenshots() {
   const executablePath = await ensureChromium();
   await ensureBuilt();
@@ -54,7 +65,7 @@ export async function screenshots() {
   const { serve, stop } = await import(pathToFileURL(resolve('dist/server/serve.js')).href);
   const { server, origin } = await serve({ appDir: resolve('dist/app/browser'), port: 0 });
   const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
-  for (const view of VIEWS) {
+  for (const view of VIEWS.filter(({ name }) => ONLY?.includes(name) ?? true)) {
     const viewport = view.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 };
     const context = await browser.newContext({
       viewport,
@@ -62,6 +73,7 @@ export async function screenshots() {
       serviceWorkers: 'block',
     });
     const page = await context.newPage();
+    await page.clock.setSystemTime(new Date().setHours(HOUR, MINUTE, 0, 0));
     await page.goto(`${origin}/demo/`);
     await page.getByRole('button', { name: /^Make batch/ }).waitFor();
     await view.before?.(page, origin);
@@ -70,7 +82,7 @@ export async function screenshots() {
     await page.waitForTimeout(1500);
     await view.act?.(page);
     await page.waitForTimeout(500);
-    await page.screenshot({ path: `docs/screenshots/${view.name}.png` });
+    await page.screenshot({ path: `docs/screenshots/${view.name}.png`, fullPage: view.isWhole ?? false });
     say(`docs/screenshots/${view.name}.png`);
     await context.close();
   }
@@ -86,7 +98,6 @@ async function coolTheLoad(page, origin) {
   await page.getByRole('heading', { name: /is cold/ }).waitFor();
 }
 
-/** A block that came out wet, at the squeeze. */
 /** One entry of the history, opened to be corrected. */
 async function correctHarvest(page) {
   await page
@@ -96,6 +107,7 @@ async function correctHarvest(page) {
   await page.getByText('What was it really?').waitFor();
 }
 
+/** A block that came out wet, at the squeeze. */
 async function wetMix(page) {
   await page.getByRole('button', { name: /^Make batch/ }).click();
   await page.getByRole('link', { name: 'To the Stove' }).click();
