@@ -125,6 +125,7 @@ test('the walk along the shelf goes by digits, one press a jar', async ({ page }
   await expect(button(page, /^Walk the shelf/)).toBeVisible();
   await page.keyboard.press('i');
   await expect(page.getByText('1 of 43, day 11')).toBeVisible();
+  await expect(page.getByText('Keys: 1 is 10 %, 9 is 90 %, 0 is 100 %')).toBeVisible();
   await page.keyboard.press('4');
   await expect(page.getByText('2 of 43')).toBeVisible();
   await expect(button(page, 'G27-1, 40 %')).toBeVisible();
@@ -135,4 +136,34 @@ test('the walk along the shelf goes by digits, one press a jar', async ({ page }
   await expect(button(page, /^Walk the shelf/)).toBeVisible();
   await page.keyboard.press('5');
   await expect(page).toHaveURL(/tent/);
+});
+
+test('digits change place and write nothing, whatever is open; a pad takes them while it has the focus', async ({
+  page,
+}) => {
+  await openDemo(page, 'shelf');
+  const last = page.getByRole('region', { name: 'Today' }).getByText('cook 14: At pressure');
+  await button(page, /^G27-1,/).click();
+  await expect(page.getByRole('heading', { name: 'G27-1' })).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page).toHaveURL(/shelf/);
+  await expect(last).toBeVisible();
+  await page.keyboard.press('5');
+  await expect(page).toHaveURL(/tent/);
+  // A ripe block opens by itself.
+  await expect(page.getByRole('region', { name: 'B28-2' })).toBeVisible();
+  await button(page, 'Note, photo, trouble').click();
+  await page.keyboard.press('1');
+  await expect(page).toHaveURL(/desk/);
+  await expect(last).toBeVisible();
+  await page.keyboard.press('5');
+  await button(page, /^B28-4/).click();
+  await page.getByRole('group', { name: 'Grams' }).focus();
+  await page.keyboard.type('3189');
+  await page.keyboard.press('Backspace');
+  await expect(button(page, 'Harvested, 318 g')).toBeVisible();
+  await page.getByRole('heading', { name: 'Tent', exact: true }).click();
+  await page.keyboard.press('6');
+  await expect(page).toHaveURL(/ledger/);
+  await expect(last).toBeVisible();
 });

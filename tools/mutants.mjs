@@ -39,6 +39,8 @@ export async function mutants() {
     ignoreStatic: true,
     concurrency: Math.max(1, cpus().length),
     timeoutMS: 60_000,
+    // All specs once, with what each covers: some minutes where the machine has other work.
+    dryRunTimeoutMinutes: 20,
     reporters: ['missed', 'progress-append-only'],
     ignorePatterns: ['dist', 'e2e', 'test-results', 'docs/screenshots'],
     tempDirName: 'test-results/mutants',

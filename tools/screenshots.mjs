@@ -43,7 +43,7 @@ const VIEWS = [
     name: 'tent',
     path: '/demo/tent?open=B28-2',
     isWhole: true,
-    act: (page) => page.keyboard.type('318'),
+    act: typeGrams,
   },
   { name: 'ledger', path: '/demo/ledger?tab=lineage&open=L6-1' },
   { name: 'start', path: '/start' },
@@ -105,6 +105,12 @@ async function correctHarvest(page) {
     .last()
     .click();
   await page.getByText('What was it really?').waitFor();
+}
+
+/** A harvest, typed on the pad. */
+async function typeGrams(page) {
+  await page.getByRole('group', { name: 'Grams' }).focus();
+  await page.keyboard.type('318');
 }
 
 /** A block that came out wet, at the squeeze. */

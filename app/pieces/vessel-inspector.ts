@@ -120,6 +120,7 @@ export class VesselInspector {
   protected readonly isRunning = computed(() => this.vessel().state.phase === 'running');
   protected readonly isGone = computed(() => this.vessel().state.phase === 'gone');
   protected readonly isJar = computed(() => this.vessel().batch.stage === 'grain' && this.isRunning());
+  protected readonly takesDigits = computed(() => this.place() !== '' && this.isRunning());
   /** Whether it is asked what became of it. */
   protected readonly ending = signal(false);
 
@@ -155,17 +156,22 @@ export class VesselInspector {
         });
       });
     });
-    // Only what runs has a level to note.
-    const digits = Array.from({ length: 10 }, (_, i) => ({
-      key: String(i),
-      words: i === 0 ? 'Opened vessel: 100 %' : `Opened vessel: ${i}0 %`,
-      act: () => this.isRunning() && void this.look(i === 0 ? 1 : i / 10),
-    }));
-    const remove = inject(Keys).add([
-      ...digits,
+    const keys = inject(Keys);
+    const remove = keys.add([
       { key: 'Escape', words: 'Close the opened vessel', act: () => this.closed.emit() },
     ]);
     inject(DestroyRef).onDestroy(remove);
+    const digits = Array.from({ length: 10 }, (_, i) => ({
+      key: String(i),
+      words: i === 0 ? 'Walk: this one is at 100 %' : `Walk: this one is at ${i}0 %`,
+      act: () => void this.look(i === 0 ? 1 : i / 10),
+    }));
+    // Digits change place; only a walk, which says so, takes them for levels. Only what runs has one.
+    effect((onCleanup) => {
+      if (this.takesDigits()) {
+        onCleanup(keys.add(digits));
+      }
+    });
   }
 
   protected percent(fraction: number): string {

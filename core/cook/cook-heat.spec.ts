@@ -142,6 +142,32 @@ describe('the run of a cook as its vessels feel it', () => {
     expect(inGap.celsius).toBe(105);
   });
 
+  it('takes of a thermometer only what it read between lid on and now, and the room before it spoke', () => {
+    const at = (celsius: number, from: number, to: number): [number, number][] =>
+      Array.from({ length: to - from + 1 }, (_, i) => [from + i, celsius]);
+    const profileOf = (readings: [number, number][]) => {
+      const seen = facts({
+        logs: [
+          log(
+            'chamberC',
+            -30,
+            readings.map(([m, c]) => [m + 30, c]),
+          ),
+        ],
+      });
+      return chamberProfile(cook, seen.steps.slice(0, 4), atMinute(100), seen.logs).points;
+    };
+    const outside = profileOf([...at(140, -30, -1), ...at(121, 0, 100), ...at(130, 101, 135)]);
+    expect(Math.max(...outside.map((p) => p.celsius))).toBe(121);
+    expect(outside[0]).toEqual({ minutes: 0, celsius: 121 });
+    expect(outside[1]!.minutes).toBe(1);
+    const late = profileOf(at(121, 10, 100));
+    expect(late.slice(0, 2)).toEqual([
+      { minutes: 0, celsius: cook.roomC },
+      { minutes: 10, celsius: 121 },
+    ]);
+  });
+
   it('a reading now and then does not replace what the steps tell', () => {
     const typed = facts({ logs: [log('chamberC', 60, [[0, 110]]), log('chamberC', 90, [[0, 111]])] });
     expect(chamberProfile(cook, typed.steps, NOW, typed.logs).measured).toBeFalse();
@@ -199,6 +225,17 @@ describe('what a cook tells about others of its kind', () => {
     const core = Array.from({ length: 200 }, (_, m): [number, number] => [m, 20 + m / 2]);
     const [probe] = observationsOf(facts({ logs: [log('coreC', 0, core)] }), NOW);
     expect(probe?.kind === 'probe' && probe.readings.length).toBeLessThanOrEqual(24);
+  });
+
+  it('is all of them at once where several spoke', () => {
+    const read = entry(atMinute(120), {
+      kind: 'coreRead',
+      cookId: cook.id,
+      celsius: 110,
+    }) as FactOf<'coreRead'>;
+    const kinds = observationsOf(facts({ proof: indicator, coreReads: [read] }), NOW).map((o) => o.kind);
+    expect(kinds).toEqual(['probe', 'indicator']);
+    expect(observationsOf(facts(), NOW)).toEqual([]);
   });
 
   it('a thermometer that is put in after heat off was in the room, and tells nothing of the run', () => {

@@ -39,6 +39,8 @@ export interface CookPlan {
   /** What gives the same middle F0 as the school's hold, before rounding and limits; absent where steam is too cool for it. */
   readonly relativeMinutes?: number;
   readonly basis: 'trade' | 'measured';
+  /** The hold is somebody's own, and follows from neither. */
+  readonly isHoldChosen: boolean;
   readonly contents: Contents;
   readonly startC: number;
   readonly boilC: number;
@@ -130,6 +132,7 @@ export function planCook(wish: CookWish): CookPlan {
     schoolMinutes,
     relativeMinutes,
     basis: wish.measuredHoldMinutes === undefined ? 'trade' : 'measured',
+    isHoldChosen: wish.chosenHoldMinutes !== undefined,
     contents,
     startC,
     boilC,

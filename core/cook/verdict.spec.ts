@@ -95,6 +95,24 @@ describe('the verdict of a cook', () => {
     expect(verdict([{ kind: 'maximum', celsius: 108 }]).reasons).toContain('thermometer too low');
   });
 
+  it('lets the middle lag six degrees behind the chamber, and no more', () => {
+    // The chamber of this cook is at 119.8 °C.
+    const reasons = (celsius: number) => verdict([{ kind: 'maximum', celsius }]).reasons;
+    expect(reasons(114)).not.toContain('thermometer too low');
+    expect(reasons(113)).toContain('thermometer too low');
+    expect(reasons(121)).not.toContain('thermometer too low');
+  });
+
+  it('holds a probe to the target of its own cook, and to F0 12 where it has none', () => {
+    const word = (probedF0: number, targetF0?: number) =>
+      cookVerdict(stateOf(), { ...cook, targetF0 }, { proofs: [], probedF0 }).word;
+    expect(word(16, 20)).toBe('by-time');
+    expect(word(20, 20)).toBe('proved');
+    expect(word(8, 8)).toBe('proved');
+    expect(word(11.9)).toBe('by-time');
+    expect(word(12)).toBe('proved');
+  });
+
   it('is never proved without proof, whatever is pressed in whatever order', () => {
     const anyStep = fc.record({
       step: fc.constantFrom(...CookStep.options),

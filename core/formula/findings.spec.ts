@@ -54,6 +54,19 @@ describe('findings', () => {
     expect(grain(0.35)).toEqual(['too-dry warn']);
   });
 
+  it('say of wet grain that it sours, of a wet block that it drips, each by its own source', () => {
+    const wet = (stage: Stage, id: string) => {
+      const parts = [part(id, 1000), water(3000)];
+      return findingsFor({ stage, parts, blend: blendOf(parts) }).find((f) => f.code === 'too-wet')!;
+    };
+    const [grain, block] = [wet('grain', 'wheat'), wet('bulk', 'hardwood-sawdust')];
+    expect(grain.words).toMatch(/^Too wet: .*; grain takes 45 % to 55 %/);
+    expect(grain.reason).toContain('bursts');
+    expect(block.words).toMatch(/^Wetter than field capacity: .*; this blend takes/);
+    expect(block.reason).toContain('squeeze');
+    expect(block.source).not.toBe(grain.source);
+  });
+
   it('warn of nitrogen above the limit in wood, not in manure, and of much bran, not of soy hull', () => {
     const mix = (...parts: readonly BlendPart[]) => {
       const dryG = blendOf(parts).dryMatterG;

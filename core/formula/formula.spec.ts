@@ -187,6 +187,9 @@ describe('moisture', () => {
   });
 
   it('refuses a drained mass that could not hold the dry matter', () => {
+    // Eight quarts of wheat: 1 762 g of dry matter that came out at 3 524 g.
+    expect(weighedMoisture(3524, 1762)).toBe(0.5);
+    expect(weighedMoisture(1000, 380)).toBeCloseTo(0.62, 12);
     expect(() => weighedMoisture(900, 1000)).toThrowMatching(
       outOfRange('drainedMass', { min: 1000, max: 20_000 }),
     );
@@ -204,6 +207,15 @@ describe('reasons', () => {
     expect(reasonForPart(wheat, scaled, 1).steps.at(-1)!.result).toBe('20 g');
     expect(reasonForWater(wheat, scaled).steps.at(-1)!.result).toBe('1\u2009524 g');
     expect(reasonForMoisture(wheat, scaled).steps.at(-1)!.result).toBe('50.0 %');
+  });
+
+  it('take the share of bulk from its dry matter, of grain from what the others leave', () => {
+    const texts = (formula: typeof wheat, vessel: typeof quart) =>
+      reasonForPart(formula, scaleFormula(formula, { vessel, count: 2 }), 0).steps.map((s) => s.text);
+    expect(texts(wood, bag).some((t) => / of that is hardwood/.test(t))).toBeTrue();
+    expect(texts(wood, bag)).not.toContain('less what the others bring');
+    expect(texts(wheat, quart)).toContain('less what the others bring');
+    expect(texts(wheat, quart).some((t) => / of that is /.test(t))).toBeFalse();
   });
 
   it('warn of the lots of agar, and of nothing that sets the same each time', () => {

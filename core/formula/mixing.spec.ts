@@ -201,6 +201,15 @@ describe('drops towards a pH', () => {
     ).toEqual({ kind: 'reached' });
   });
 
+  it('begin anew where the meter was only read again', () => {
+    const again = [
+      { ph: 6.8, drops: 0 },
+      { ph: 6.7, drops: 0 },
+    ];
+    expect(nextDrops(again, 5.6)).toEqual({ kind: 'first', agent: 'acid' });
+    expect(nextDrops([{ ph: 5, drops: 3 }], 5.6)).toEqual({ kind: 'first', agent: 'base' });
+  });
+
   it('turn round when it was overshot or moves the wrong way, and never ask for a glass of drops', () => {
     expect(
       nextDrops(

@@ -93,6 +93,17 @@ describe('predicted moisture of a grain', () => {
     }
   });
 
+  it('ends with the last minute of its last stage, whether the pot is held or cools', () => {
+    for (const method of ['soak-simmer', 'soak-hot-rest', 'cold-soak', 'simmer-only'] as const) {
+      const stages = uptakeStages(method, 20);
+      const { points, ends } = uptakeCurve(wheat, stages);
+      let clock = 0;
+      const ending = stages.map(({ minutes }) => (clock += minutes));
+      ends.forEach((end, i) => expect(end.minutes).toBeCloseTo(ending[i]!, 6));
+      expect(points.at(-1)).toBe(ends.at(-1));
+    }
+  });
+
   it('finds the window of the last stage, within which the target lies', () => {
     const stages = uptakeStages('soak-simmer', 20);
     const found = uptakeWindow(wheat, stages, { low: 0.45, target: 0.5, high: 0.55 });

@@ -1,6 +1,8 @@
 import {
+  HOUR_MS,
   buildHouse,
   checkEntry,
+  checkReadings,
   dueItems,
   fedBy,
   hollinRow,
@@ -13,10 +15,14 @@ import {
   resolveFormula,
   scaleFormula,
   seededRandom,
+  subjectOfCook,
+  subjectOfPlace,
+  subjectOfVessel,
   withRows,
   type Entry,
   type House,
   type Records,
+  type Subject,
 } from '../index.js';
 import {
   DAY_MS,
@@ -367,5 +373,38 @@ describe('a label', () => {
       formula: 'Wheat, soak and simmer',
       link: `http://127.0.0.1:4310/v/${jar.vessel.id}`,
     });
+  });
+});
+
+describe('readings of an instrument', () => {
+  const { house, nowMs } = smallHouse();
+  const demo = buildHouse(hollinRow(NOW, MIDNIGHT));
+  const read = { fromMs: nowMs - HOUR_MS, toMs: nowMs };
+  const vessel = [...house.vesselById.keys()][0]!;
+  const strange = demo.cooks[0]!.cook.id;
+
+  it('are kept of a place, and of a cook or a vessel that is here', () => {
+    for (const subject of [subjectOfPlace('tent'), subjectOfVessel(vessel)]) {
+      expect(() => {
+        checkReadings(house, subject, read, nowMs);
+      }).not.toThrow();
+    }
+    expect(() => {
+      checkReadings(demo, subjectOfCook(strange), { fromMs: NOW - HOUR_MS, toMs: NOW }, NOW);
+    }).not.toThrow();
+  });
+
+  it('of what is not here are refused by its kind, and of times that cannot be', () => {
+    const refuse = (subject: Subject, at: typeof read, isRefused: (error: unknown) => boolean) => {
+      expect(() => {
+        checkReadings(house, subject, at, nowMs);
+      }).toThrowMatching(isRefused);
+    };
+    refuse(subjectOfCook(strange), read, refused('not-found', { what: 'cook', id: strange }));
+    // The same identity, taken for a vessel's.
+    refuse(subjectOfVessel(strange as never), read, refused('not-found', { what: 'vessel' }));
+    const late = { ...read, toMs: nowMs + HOUR_MS };
+    refuse(subjectOfPlace('tent'), late, refused('bad-moment', { limit: 'now' }));
+    refuse(subjectOfPlace('tent'), { ...read, fromMs: 0 }, refused('bad-moment', { limit: 'mostAge' }));
   });
 });

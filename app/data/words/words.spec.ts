@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { durationWords, Entry, resolveFormula, scaleFormula, type House } from '../../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { Journal, type Said } from '../journal/journal';
-import { amountWords, dayWords, entryWords, moneyWords } from './words';
+import { amountWords, dayWords, entryWords, moneyWords, vesselCount } from './words';
 
 describe('words of amounts', () => {
   it('are short, with a decimal only where it counts', () => {
@@ -14,6 +14,13 @@ describe('words of amounts', () => {
     expect(durationWords(150)).toBe('2.5 h');
     expect(moneyWords(2.954, '€')).toBe('€\u20092.95');
     expect(moneyWords(0, '')).toBe('0.00');
+  });
+
+  it('never let a count run into a size', () => {
+    expect(vesselCount(6, { name: '2.3 kg bag', plural: '2.3 kg bags' })).toBe('6 × 2.3 kg bags');
+    expect(vesselCount(1, { name: '500 ml bottle', plural: '500 ml bottles' })).toBe('1 × 500 ml bottle');
+    expect(vesselCount(1, { name: 'quart jar', plural: 'quart jars' })).toBe('1 quart jar');
+    expect(vesselCount(8, { name: 'quart jar', plural: 'quart jars' })).toBe('8 quart jars');
   });
 });
 

@@ -17,6 +17,7 @@ import {
   type Household,
   type Proof,
   type VesselId,
+  type VesselType,
   type VesselPhase,
 } from '../../../core/index';
 
@@ -108,7 +109,7 @@ const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
 
 /** "day 11", counted in days of the calendar: what was done yesterday evening is a day old this morning. */
 export function dayWords(sinceMs: number, nowMs: number): string {
-  return `day ${differenceInCalendarDays(nowMs, sinceMs)}`;
+  return `day ${Math.max(0, differenceInCalendarDays(nowMs, sinceMs))}`;
 }
 
 /** "13:48" today, "Thu 09:00" this week, "3 Nov" else. */
@@ -145,6 +146,12 @@ export function vesselWords(ids: readonly VesselId[], house: House): string {
   }
   const codes = [...new Set(views.map((v) => v.batchCode))];
   return codes.length === 1 ? `${views.length} of ${codes[0]}` : `${views.length} of ${codes.join(', ')}`;
+}
+
+/** So many of a type of vessel. A count never runs into a size: "6 × 2.3 kg bags", but "6 quart jars". */
+export function vesselCount(count: number, { name, plural }: Pick<VesselType, 'name' | 'plural'>): string {
+  const word = count === 1 ? name : plural;
+  return /^\d/.test(word) ? `${count} × ${word}` : `${count} ${word}`;
 }
 
 /** Money with two decimals and the household's own sign. */

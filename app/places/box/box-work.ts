@@ -64,6 +64,12 @@ export class BoxWork {
   protected readonly waiting = computed(() => this.targets().filter((v) => v.state.phase === 'cooked'));
   protected readonly current = computed(() => this.waiting()[0]);
   protected readonly place = computed(() => this.targets().length - this.waiting().length + 1);
+  /** What became of the sitting: all done, or how many and what of the others. */
+  protected readonly doneWords = computed(() => {
+    const lost = this.targets().filter((v) => v.state.phase === 'gone').length;
+    const done = this.targets().length - lost;
+    return lost > 0 ? `${done} done, ${lost} dropped.` : done === 1 ? 'It is done.' : `All ${done} are done.`;
+  });
   protected readonly sources = computed(() => {
     const house = this.store.house();
     return this.source()

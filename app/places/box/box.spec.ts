@@ -153,6 +153,12 @@ describe('gloved work', () => {
     expect(work.text()).toContain('jar 1 of 5');
   });
 
+  it('ends by saying what happened where one was dropped', async () => {
+    await work.press('Dropped');
+    await work.press('Done, all 4 in the box');
+    expect(work.text()).toContain('4 done, 1 dropped.');
+  });
+
   it('ends with what to do and where to go', async () => {
     await work.press('Done, all 4 in the box');
     await work.press('Done, next');

@@ -32,7 +32,7 @@ import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/clock/time';
-import { shortTime } from '../../data/words/words';
+import { shortTime, vesselCount } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -214,6 +214,8 @@ export class Box {
       );
     }
   }
+
+  protected readonly vesselCount = vesselCount;
 
   protected async addCulture(): Promise<void> {
     const { AddCulture } = await import('./add-culture');

@@ -1,3 +1,4 @@
+import { differenceInCalendarDays } from 'date-fns';
 import { demoHouse, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
 import { BatchPage } from './batch-page';
@@ -89,10 +90,15 @@ describe('the history of a day', () => {
     setup = await demoHouse();
     const day = await render(DayHistory);
     expect(day.text()).toContain('Today');
-    expect(day.text()).toContain('cook 14: Lid on');
     await day.type('textarea', 'a hot day');
     await day.press('Save the note');
     expect(day.text()).toContain('“a hot day”');
+    // After midnight the cook that is on began on the day before.
+    const lidOnMs = setup.house().cooks.at(-1)!.state.lidOnMs!;
+    for (let n = differenceInCalendarDays(Date.now(), lidOnMs); n > 0; n--) {
+      await day.press('Before');
+    }
+    expect(day.text()).toContain('cook 14: Lid on');
     await day.press('Before');
     expect(day.text()).not.toContain('cook 14: Lid on');
     expect(day.text()).not.toContain('a hot day');

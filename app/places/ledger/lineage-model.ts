@@ -7,7 +7,7 @@ import {
   type House,
   type VesselView,
 } from '../../../core/index';
-import { CONTAMINANT_WORDS } from '../../data/words/words';
+import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 
 /** A batch in the picture, with the vessels that belong to this line of descent. */
 export interface LineageNode {
@@ -66,8 +66,7 @@ function timeOf(view: BatchView): number {
 }
 
 function nodeWords(view: BatchView, vessels: readonly VesselView[], bad: number): string {
-  const { name, plural } = view.batch.vessel;
-  const count = `${vessels.length} ${vessels.length === 1 ? name : plural}`;
+  const count = vesselCount(vessels.length, view.batch.vessel);
   return bad > 0 ? `${count}, ${bad} bad` : count;
 }
 

@@ -1,4 +1,4 @@
-import { CONTAMINANT_WORDS, dayWords, rangeWords } from '../../data/words/words';
+import { CONTAMINANT_WORDS, dayWords, rangeWords, vesselCount } from '../../data/words/words';
 import {
   DAY_MS,
   forecastVessel,
@@ -74,7 +74,7 @@ function shelfBatch(
   const full = sound.length > 0 && sound.every(isRunFull);
   return {
     view,
-    details: `on ${grain}, ${vessels.length} ${vessels.length === 1 ? view.batch.vessel.name : view.batch.vessel.plural}, ${dayWords(start, nowMs)}`,
+    details: `on ${grain}, ${vesselCount(vessels.length, view.batch.vessel)}, ${dayWords(start, nowMs)}`,
     full:
       full || view.forecast === undefined
         ? full

@@ -26,7 +26,7 @@ import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
-import { CONTAMINANT_WORDS } from '../../data/words/words';
+import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
 
@@ -154,7 +154,7 @@ export class Shelf {
     const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map(
       (k) => CONTAMINANT_WORDS[k].word,
     );
-    return `${batch.bad.length} ${batch.bad.length === 1 ? batch.view.batch.vessel.name : batch.view.batch.vessel.plural} of ${kinds.join(' and ')}`;
+    return `${vesselCount(batch.bad.length, batch.view.batch.vessel)} of ${kinds.join(' and ')}`;
   }
 
   /** Where the bad ones come from, as far as counting goes; causes are for the Ledger. */

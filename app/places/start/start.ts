@@ -21,7 +21,7 @@ import { lastKnown } from '../../data/views/last-known';
 import { messageOf } from '../../data/words/message-of';
 import { ArchiveService } from '../../data/work/archive-service';
 import { Definitions } from '../../data/journal/definitions';
-import { pressureWords } from '../../data/words/words';
+import { pressureWords, vesselCount } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';
@@ -163,6 +163,8 @@ export class Start {
       this.heat.set(appliance.heat);
     }
   }
+
+  protected readonly vesselCount = vesselCount;
 
   protected percent(share: number): number {
     return Math.round(share * 100);

@@ -54,6 +54,14 @@ describe('how long to hold', () => {
     expect(hold.text()).toMatch(/2 % air stays in the vessels/);
   });
 
+  it('marks no school while the hold is one’s own', async () => {
+    setup = await furnishedHouse();
+    const hold = await choice({ chosenHoldMinutes: 60 });
+    expect(hold.button('60 min').getAttribute('aria-pressed')).toBe('false');
+    expect(hold.button('90 min').getAttribute('aria-pressed')).toBe('false');
+    expect(hold.text()).toContain('your own choice');
+  });
+
   it('says which school and which hold was asked for', async () => {
     setup = await furnishedHouse();
     const hold = await choice();

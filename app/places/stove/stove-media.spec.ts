@@ -131,8 +131,8 @@ describe('the Stove, for every medium', () => {
     await stove.press('Dissolve');
     await stove.press('In the bottles');
     await stove.press('Load a cook');
-    expect(stove.text()).toContain('2 500 ml bottles');
-    expect(stove.text()).toContain('for 20 90 mm dishes');
+    expect(stove.text()).toContain('2 × 500 ml bottles');
+    expect(stove.text()).toContain('for 20 × 90 mm dishes');
     expect(stove.text()).toContain('2 of 8 places');
     expect(stove.text()).toContain('30 min at 15 psi');
     await stove.press('All so, lid on');

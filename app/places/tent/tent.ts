@@ -47,7 +47,6 @@ export class Tent {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
-  private readonly keyHub = inject(Keys);
 
   protected readonly typed = signal('');
   protected readonly withOther = signal(false);
@@ -113,18 +112,7 @@ export class Tent {
         this.withOther.set(false);
       });
     });
-    const keys = '0123456789'.split('').map((digit) => ({
-      key: digit,
-      words: 'Harvest: type grams',
-      act: () => this.press(digit),
-    }));
-    // Digits are grams only while a ripe block is open; elsewhere they are places.
-    effect((onCleanup) => {
-      if (this.selected()?.view.state.phase === 'opened' && this.open() !== undefined) {
-        onCleanup(this.keyHub.add(keys));
-      }
-    });
-    const remove = this.keyHub.add([
+    const remove = inject(Keys).add([
       { key: 'n', words: 'Harvested: note it', act: () => void this.harvest() },
     ]);
     inject(DestroyRef).onDestroy(remove);
@@ -154,6 +142,16 @@ export class Tent {
       this.typed.update((t) => t.slice(0, -1));
     } else if (this.typed().length < MOST_DIGITS) {
       this.typed.update((t) => (t === '0' ? key : t + key));
+    }
+  }
+
+  /** Digits are grams only while the pad has the focus; elsewhere they change place. */
+  protected padKey(event: KeyboardEvent): void {
+    const key = event.key === 'Backspace' ? 'back' : event.key;
+    const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
+    if (isPlain && (/^\d$/.test(key) || key === 'back')) {
+      event.preventDefault();
+      this.press(key);
     }
   }
 

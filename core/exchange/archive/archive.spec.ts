@@ -124,6 +124,16 @@ describe('the archive', () => {
       (...faults: readonly ArchiveFault['fault'][]) =>
       (error: unknown) =>
         faults.some((fault) => refused('bad-archive', { fault })(error));
+    it('no archive that asks for just this format, or that names it as its own', () => {
+      for (const own of [
+        { format: ARCHIVE_FORMAT, readableBy: ARCHIVE_FORMAT },
+        { format: ARCHIVE_FORMAT + 3, readableBy: ARCHIVE_FORMAT },
+        { format: ARCHIVE_FORMAT, readableBy: undefined },
+      ]) {
+        expect(parseArchive(manifest(own)).manifest.format).toBe(own.format);
+      }
+    });
+
     const cases: readonly [string, () => Uint8Array, readonly ArchiveFault['fault'][]][] = [
       ['an empty file', () => new Uint8Array(), ['not-whole']],
       ['another kind of file', () => strToU8('%PDF-1.7 not a zip at all'), ['not-whole']],
@@ -226,6 +236,9 @@ describe('the archive', () => {
       const counted = zip.slice();
       new DataView(counted.buffer).setUint16(zip.length - 22 + 10, 3, true);
       expect(reading(counted)).toThrowMatching(notWhole);
+      const long = zip.slice();
+      new DataView(long.buffer).setUint32(zip.length - 22 + 12, zip.length - directoryAt, true);
+      expect(reading(long)).toThrowMatching(notWhole);
     });
   });
 

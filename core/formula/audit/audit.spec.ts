@@ -325,11 +325,37 @@ describe('auditing a recipe', () => {
     expect(strength('2 g peptone\n30 g dried malt extract\n1 l water')[0]).toBe('malt-dry');
   });
 
+  it('makes of eight quarts of wheat with a twentieth to spare a little over eight', () => {
+    // The trade's eight jars: 1 980 g of wheat, 20 g of gypsum, 1 524 g of water taken up.
+    expect(auditFormula('1980 g wheat\n20 g gypsum\n1524 g water').makes).toBe('about 8.4 quart jars');
+    expect(auditFormula('1134 g hardwood pellets\n1134 g water').makes).toBe('about 1 block of 2.3 kg');
+  });
+
+  it('takes straw, paper and manure for light, alone and together, and wood for heavy', () => {
+    const gPerL = (recipe: string) => {
+      const audit = auditFormula(recipe);
+      return (audit.grams / audit.finishedMl!) * 1000;
+    };
+    const wood = gPerL('1 kg hardwood sawdust\n1 kg water');
+    for (const light of [
+      '1 kg wheat straw\n1 kg water',
+      '1 kg horse manure\n1 kg water',
+      '300 g wheat straw\n300 g horse manure\n300 g cardboard\n1 kg water',
+    ]) {
+      expect(gPerL(light)).withContext(light).toBeLessThan(wood);
+    }
+    expect(gPerL('1 kg hardwood sawdust\n200 g wheat straw\n1 kg water')).toBeCloseTo(wood, 6);
+  });
+
   it('of a block packs as its own volume says: grams by liters', () => {
     const audit = auditFormula('10 l hardwood sawdust\n1 l wheat bran\n4 kg water');
     const back = formulaFromAudit(audit, { id: 'own', name: 'Own', updatedAt: AT });
     const litres = audit.finishedMl! / 1000;
     expect(back.basis !== 'perLiter' && back.settledGPerL.value).toBeCloseTo(audit.grams / litres, 6);
+    const { low, value, high } =
+      back.basis !== 'perLiter' ? back.settledGPerL : { low: 0, value: 0, high: 0 };
+    expect(low).toBeLessThan(value);
+    expect(high).toBeGreaterThan(value);
     // Wet wood in a bag weighs between a third of and as much as water. Common practice, no source.
     expect(audit.grams / litres).toBeGreaterThan(300);
     expect(audit.grams / litres).toBeLessThan(1000);

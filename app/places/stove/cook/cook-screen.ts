@@ -32,7 +32,7 @@ import { chanceWords, courseWords, f0Words, likelyWords } from '../../../data/wo
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { COOK_WORDS, pressureWords, shortTime } from '../../../data/words/words';
+import { COOK_WORDS, pressureWords, shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { CookCurve } from '../../../pieces/cook-curve';
 import { Plaque } from '../../../pieces/plaque';
@@ -71,7 +71,7 @@ export class CookScreen {
     const house = this.store.house();
     const first = house?.vesselById.get(this.view().vesselIds[0]!);
     const n = this.view().vesselIds.length;
-    return first === undefined ? '' : `${n} ${n === 1 ? first.batch.vessel.name : first.batch.vessel.plural}`;
+    return first === undefined ? '' : vesselCount(n, first.batch.vessel);
   });
   protected readonly pressure = computed(() =>
     pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'),

@@ -20,7 +20,7 @@ import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { pressureWords } from '../../../data/words/words';
+import { pressureWords, vesselCount } from '../../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { Plaque } from '../../../pieces/plaque';
 import { freeCookers } from './free-cookers';
@@ -87,8 +87,8 @@ export class LoadCook {
       const { vessel, places, waiting, batch } = part;
       return {
         view: this.batches()[i]!,
-        words: `${places} ${places === 1 ? vessel.name : vessel.plural}`,
-        poured: vessel === batch.vessel ? '' : ` for ${waiting.length} ${batch.vessel.plural}`,
+        words: vesselCount(places, vessel),
+        poured: vessel === batch.vessel ? '' : ` for ${vesselCount(waiting.length, batch.vessel)}`,
         fits: part.fits,
         taken: part.fits && part.isWanted,
       };

@@ -20,7 +20,7 @@ import {
 import { messageOf } from '../../../data/words/message-of';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { shortTime } from '../../../data/words/words';
+import { shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
 import { Keys } from '../../../data/devices/keys';
@@ -83,7 +83,7 @@ export class HydrationScreen {
       batch.plan?.vesselMl === undefined
         ? `${formatNumber(batch.plan?.vesselWetG ?? 0)} g`
         : `${formatNumber(batch.plan.vesselMl, 0)} ml`;
-    return `${each} in each, ${this.view().vessels.length} × ${batch.vessel.plural}`;
+    return `${each} in each, ${vesselCount(this.view().vessels.length, batch.vessel)}`;
   });
   protected readonly stageWords = computed(() => {
     const at = shortTime(this.clock().dueMs ?? 0, this.time.now());
