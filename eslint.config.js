@@ -9,6 +9,7 @@ export default tseslint.config(
       'node_modules/',
       '.angular/',
       'test-results/',
+      '.mutants/',
       'playwright-report/',
       'karma.conf.cjs',
       '.dependency-cruiser.cjs',

@@ -262,6 +262,12 @@ describe('what a cook tells about others of its kind', () => {
     );
     before.slice(1).forEach((h, i) => expect(h.chance).toBeGreaterThanOrEqual(before[i]!.chance));
     expect(holdForChance(after, 0.9)!).toBeLessThan(holdForChance(before, 0.9) ?? Infinity);
+    // Straight between two that were reckoned: half of the way in chance is half of the way in minutes.
+    const at = (holdMinutes: number, chance: number) => ({ ...before[0]!, holdMinutes, chance });
+    const two = [at(30, 0.2), at(60, 0.6), at(90, 0.6), at(120, 1)];
+    expect(holdForChance(two, 0.4)).toBeCloseTo(45, 9);
+    expect(holdForChance(two, 0.3)).toBeCloseTo(37.5, 9);
+    expect(holdForChance(two, 0.9)).toBeCloseTo(112.5, 9);
     expect(holdForChance(before, 1.1)).toBeUndefined();
     expect(holdForChance(before, 0)).toBe(30);
   });
