@@ -8,7 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { parseNumber } from '../../core/index';
+import { parseIn } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
@@ -64,7 +64,7 @@ export class BlankNumber {
     this.typing = true;
     this.text.set(text);
     try {
-      this.value.set(parseNumber(text, { label: this.name() }) / this.times());
+      this.value.set(parseIn(text, { label: this.name() }, this.unit()) / this.times());
       this.report('');
     } catch (error) {
       this.report(messageOf(error));

@@ -68,6 +68,15 @@ describe('a blank in the sentence', () => {
     expect(box.getAttribute('aria-invalid')).toBe('true');
   });
 
+  it('takes a unit behind the number, its own or another of the kind', async () => {
+    const { fixture, host } = await render(BlankHost, {});
+    const box = host.querySelector('input')!;
+    type(box, '45 %');
+    await fixture.whenStable();
+    expect(fixture.componentInstance.value()).toBe(0.45);
+    expect(fixture.componentInstance.problem).toBe('');
+  });
+
   it('offers choices by words', async () => {
     const options = [
       { value: 'a', words: 'half' },

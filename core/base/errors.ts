@@ -37,9 +37,13 @@ export function unlessRefused<T, O>(act: () => T, otherwise: O): T | O {
  * @throws CoreError `out-of-range`; NaN is refused because the condition is stated positively
  */
 export function requireWithin(value: number, rule: RangeRule): number {
-  const isIn = typeof value === 'number' && value >= rule.min && value <= rule.max;
-  if (isIn && (rule.whole !== true || Number.isInteger(value))) {
+  if (isWithin(value, rule)) {
     return value;
   }
   throw new CoreError('out-of-range', { ...rule, value });
+}
+
+export function isWithin(value: number, rule: RangeRule): boolean {
+  const isIn = typeof value === 'number' && value >= rule.min && value <= rule.max;
+  return isIn && (rule.whole !== true || Number.isInteger(value));
 }

@@ -5,6 +5,7 @@ export type {
   ArchiveFault,
   Field,
   FieldRef,
+  MeantIn,
   RangeRule,
   RefusalCode,
   Refusals,

@@ -88,6 +88,12 @@ export interface RangeRule {
   readonly whole?: boolean;
 }
 
+/** A bare number taken in another unit of its kind, and what that is in the field's own. */
+export interface MeantIn {
+  readonly unit: string;
+  readonly value: number;
+}
+
 /** Why an archive is refused, and in which of its files. Sizes in bytes. */
 export type ArchiveFault =
   | { readonly fault: 'not-whole' | 'not-ours' }
@@ -113,7 +119,8 @@ export type WantedOfVessel = 'uncooked' | 'cooked' | 'running' | 'inoculated' | 
 
 /** Every refusal by its code, and what is told with it. Moments in ms, masses in g, temperatures in °C. */
 export interface Refusals {
-  'out-of-range': RangeRule & { readonly value: number };
+  /** With what the number would be if it was meant in the unit that others use for this, and fits so. */
+  'out-of-range': RangeRule & { readonly value: number; readonly perhaps?: MeantIn };
   'not-a-number': { readonly field: FieldRef; readonly typed: string };
   /** A text that is too short or too long, in characters. */
   'bad-text': {
@@ -125,7 +132,12 @@ export interface Refusals {
   /** A row that its schema would not read again; the path of what is wrong in it, and the schema's word for that. */
   'bad-row': { readonly path: string; readonly issue: string };
   'unknown-unit': { readonly unit: string; readonly known: readonly string[] };
-  'other-kind-of-unit': { readonly unit: string; readonly kind: string; readonly like: string };
+  'other-kind-of-unit': {
+    readonly field?: FieldRef;
+    readonly unit: string;
+    readonly kind: string;
+    readonly like: string;
+  };
   'not-finite': { readonly field: FieldRef };
   'density-needed': { readonly densityGPerMl?: number; readonly below: number };
   'too-few': { readonly of: 'readings' | 'dryMasses' | 'chamberPoints'; readonly least: number };

@@ -8,5 +8,5 @@ export {
   percentWords,
   roundToStep,
 } from './format.js';
-export { parseNumber, parseWithin } from './parse-number.js';
+export { parseIn, parseNumber, parseWithin } from './parse-number.js';
 export { UNITS, type UnitName } from './units.js';

@@ -1,5 +1,8 @@
-import { CoreError, requireWithin } from '../base/errors.js';
-import type { FieldRef, RangeRule } from '../base/refusals.js';
+import { CoreError, isWithin, unlessRefused } from '../base/errors.js';
+import type { FieldRef, MeantIn, RangeRule } from '../base/refusals.js';
+import { convert } from './convert.js';
+import { unitsCalled } from './unit-words.js';
+import { UNITS, type UnitName } from './units.js';
 
 /** Fraction characters people paste or type on a phone. */
 const FRACTIONS: Readonly<Record<string, number>> = {
@@ -36,12 +39,72 @@ export function parseNumber(text: string, field: FieldRef): number {
 }
 
 /**
- * Reads a number as a person types it and holds it to its range.
+ * Reads a number that may have a unit behind it, which wins: "84 F" where degrees Celsius are asked for is 28.9 of them.
+ *
+ * @param unit what the field is in, as it stands beside it: "°C", "%", empty for a count
+ * @returns in the field's own unit
+ * @throws CoreError `not-a-number`, or `other-kind-of-unit` for pounds where degrees are asked for
+ */
+export function parseIn(text: string, field: FieldRef, unit = ''): number {
+  const [, number, typed] = /^(.*[\d¼½¾⅓⅔⅛⅜⅝⅞.,])\s*([^\d\s.,][^\d]*)$/.exec(text.trim()) ?? [];
+  const own = unit.trim();
+  if (number === undefined || typed === undefined || isFraction(typed)) {
+    return parseNumber(text, field);
+  }
+  if (typed.toLowerCase() === own.toLowerCase()) {
+    return parseNumber(number, field);
+  }
+  const [into] = unitsCalled(own);
+  const meant = unitsCalled(typed);
+  const [first] = meant;
+  if (into === undefined || first === undefined) {
+    return parseNumber(text, field);
+  }
+  const from = meant.find((name) => UNITS[name].kind === UNITS[into].kind);
+  if (from === undefined) {
+    throw new CoreError('other-kind-of-unit', { field, unit: first, kind: UNITS[into].kind, like: own });
+  }
+  return convert(parseNumber(number, field), from, into);
+}
+
+/**
+ * Reads a number as a person types it, with or without a unit, and holds it to its range.
  *
  * @throws CoreError naming the field, what was typed and the range
  */
 export function parseWithin(text: string, rule: RangeRule): number {
-  return requireWithin(parseNumber(text, rule.field), rule);
+  const value = parseIn(text, rule.field, rule.unit);
+  if (isWithin(value, rule)) {
+    return value;
+  }
+  const perhaps = meantIn(text, rule);
+  throw new CoreError('out-of-range', { ...rule, value, ...(perhaps && { perhaps }) });
+}
+
+/** The unit that others use where this one is asked for. */
+const TWINS: readonly (readonly [UnitName, UnitName])[] = [
+  ['C', 'F'],
+  ['g', 'oz'],
+  ['kg', 'lb'],
+  ['mm', 'inch'],
+  ['kPa', 'psi'],
+];
+
+/** A bare number that cannot be in the field's own unit, and could be in its twin. */
+function meantIn(text: string, rule: RangeRule): MeantIn | undefined {
+  const [own] = unitsCalled(rule.unit ?? '');
+  const twin = TWINS.flatMap(([a, b]) => (own === a ? [b] : own === b ? [a] : []))[0];
+  const bare = unlessRefused(() => parseNumber(text, rule.field), undefined);
+  if (own === undefined || twin === undefined || bare === undefined) {
+    return undefined;
+  }
+  const value = convert(bare, twin, own);
+  return isWithin(value, rule) ? { unit: twin, value } : undefined;
+}
+
+/** A fraction in one character is a part of the number. */
+function isFraction(text: string): boolean {
+  return Object.hasOwn(FRACTIONS, text);
 }
 
 function read(text: string): number | undefined {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  CoreError,
   UNITS,
   convert,
   decimalsOf,
@@ -10,6 +11,7 @@ import {
   parseWithin,
   percentWords,
   roundToStep,
+  type RangeRule,
   type UnitName,
 } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
@@ -124,6 +126,79 @@ describe('parseWithin', () => {
     expect(() => parseWithin('ten', rule)).toThrowMatching(
       refused('not-a-number', { field: 'volume', typed: 'ten' }),
     );
+  });
+});
+
+describe('a unit that was typed', () => {
+  const within = (text: string, unit: string, shownTimes = 1) =>
+    parseWithin(text, { field: 'mass', min: -1e6, max: 1e6, unit, shownTimes });
+
+  it('wins over the one beside the field', () => {
+    expect(within('84 F', ' °C')).toBeCloseTo(28.889, 3);
+    expect(within('84°F', ' °C')).toBeCloseTo(28.889, 3);
+    expect(within('1.5 lb', ' g')).toBeCloseTo(680.389, 3);
+    expect(within('32 oz', ' g')).toBeCloseTo(907.185, 3);
+    expect(within('2 cups', ' ml')).toBeCloseTo(473.176, 3);
+    expect(within('1 c', ' ml')).toBeCloseTo(236.588, 3);
+    expect(within('20 c', ' °F')).toBeCloseTo(68, 9);
+    expect(within('1½ h', ' min')).toBe(90);
+    expect(within('2 bar', ' psi')).toBeCloseTo(29.0075, 4);
+    expect(within('3 in.', ' mm')).toBeCloseTo(76.2, 9);
+    expect(within('1/2 pt', ' ml')).toBeCloseTo(236.588, 3);
+    expect(within('2.5 l', ' litres')).toBe(2.5);
+    expect(within('1 kg', ' g')).toBe(1000);
+  });
+
+  it('that is the field’s own changes nothing, nor does none', () => {
+    expect(within('62 %', ' %')).toBe(62);
+    expect(within('62', ' %')).toBe(62);
+    expect(within('70 °C', ' °C')).toBe(70);
+    expect(within('12 G', ' g')).toBe(12);
+    expect(within('1½', ' g')).toBe(1.5);
+    expect(within('1e3', ' g')).toBe(1000);
+  });
+
+  it('of another kind is refused by its name, and one that nobody knows is no number', () => {
+    expect(() => within('3 lb', ' °C')).toThrowMatching(
+      refused('other-kind-of-unit', { field: 'mass', unit: 'lb', kind: 'temperature', like: '°C' }),
+    );
+    for (const [text, unit] of [
+      ['3 stone', ' g'],
+      ['12 g', ''],
+      ['5 g', ' drops'],
+      ['g', ' g'],
+    ] as const) {
+      expect(() => within(text, unit))
+        .withContext(text)
+        .toThrowMatching(refused('not-a-number', { typed: text }));
+    }
+  });
+
+  it('is asked about where a bare number fits another unit and not this one', () => {
+    const warmth = { field: 'temperature', min: 0, max: 60, unit: ' °C' } as const;
+    const perhaps = (text: string, rule: RangeRule) => {
+      let found: unknown;
+      try {
+        parseWithin(text, rule);
+      } catch (error) {
+        found = error instanceof CoreError ? (error.params as { perhaps?: unknown }).perhaps : error;
+      }
+      return found;
+    };
+    expect(perhaps('84', warmth)).toEqual({ unit: 'F', value: jasmine.any(Number) });
+    expect((perhaps('84', warmth) as { value: number }).value).toBeCloseTo(28.89, 2);
+    // 900 fits neither, and who wrote the unit meant it.
+    expect(perhaps('900', warmth)).toBeUndefined();
+    expect(perhaps('84 °C', warmth)).toBeUndefined();
+    const grain = { field: 'mass', min: 200, max: 5000, unit: ' g' } as const;
+    expect((perhaps('32', grain) as { value: number }).value).toBeCloseTo(907.18, 2);
+    expect(perhaps('32', { field: 'count', min: 1, max: 20 })).toBeUndefined();
+  });
+
+  it('is held to the range after it was turned', () => {
+    const warmth = { field: 'temperature', min: 0, max: 60, unit: ' °C' } as const;
+    expect(parseWithin('100 F', warmth)).toBeCloseTo(37.78, 2);
+    expect(() => parseWithin('200 F', warmth)).toThrowMatching(outOfRange('temperature', { max: 60 }));
   });
 });
 

@@ -1,9 +1,9 @@
 /** What a unit measures; conversions stay inside one kind, except volume ↔ mass through a density. */
-export type UnitKind = 'volume' | 'mass' | 'pressure' | 'length' | 'temperature';
+export type UnitKind = 'volume' | 'mass' | 'pressure' | 'length' | 'temperature' | 'time';
 
 export interface Unit {
   readonly kind: UnitKind;
-  /** Size of one unit in the base unit of its kind: ml, g, kPa, mm, °C. */
+  /** Size of one unit in the base unit of its kind: ml, g, kPa, mm, °C, min. */
   readonly size: number;
   /** Added after scaling; only temperatures have one. */
   readonly offset?: number;
@@ -48,6 +48,8 @@ export const UNITS = {
   foot: { kind: 'length', size: 12 * INCH_MM },
   C: { kind: 'temperature', size: 1 },
   F: { kind: 'temperature', size: 1 / 1.8, offset: -32 / 1.8 },
+  min: { kind: 'time', size: 1 },
+  h: { kind: 'time', size: 60 },
 } as const satisfies Record<string, Unit>;
 
 export type UnitName = keyof typeof UNITS;

@@ -53,6 +53,13 @@ describe('why something was refused', () => {
     expect(saying('bad-text', { ...name, length: 1 })).toMatch(/You gave 1\.$/);
   });
 
+  it('asks about a number that only fits another unit', () => {
+    const rule: RangeRule = { field: 'temperature', min: 0, max: 60, unit: ' °C' };
+    expect(problemOf(() => parseWithin('84', rule))).toBe(
+      'Temperature must be between 0 and 60 °C. You gave 84 °C. 84 °F would be 28.9 °C: if you mean that, type 84 °F.',
+    );
+  });
+
   it('tells moments in the time of this place', () => {
     const limitMs = new Date(2026, 2, 29, 13, 5).getTime();
     expect(saying('bad-moment', { atMs: NaN, limit: 'now', limitMs })).toBe(

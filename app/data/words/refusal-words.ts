@@ -26,15 +26,15 @@ const MOST_TOLD = 40;
 
 const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = {
   'out-of-range': (rule) =>
-    `${fieldWords(rule.field)} must be ${limitWords(rule)}. You gave ${givenWords(rule)}.`,
+    `${fieldWords(rule.field)} must be ${limitWords(rule)}. You gave ${givenWords(rule)}.${perhapsWords(rule)}`,
   'not-a-number': ({ field, typed }) => `${fieldWords(field)} must be a number. You typed “${typed}”.`,
   'bad-text': ({ field, least, most, length }) =>
     `${fieldWords(field)} must be ${least} to ${most} letters long. You gave ${length === 0 ? 'none' : length}.`,
   'bad-row': ({ path, issue }) => `${rowFieldWords(path)}: ${issue}.`,
   'not-finite': ({ field }) => `${fieldWords(field)} must be a finite number.`,
   'unknown-unit': ({ unit, known }) => `Unit must be one of ${known.join(', ')}. You gave ${short(unit)}.`,
-  'other-kind-of-unit': ({ unit, kind, like }) =>
-    `Unit must be a unit of ${kind}, like ${like}. You gave ${unit}.`,
+  'other-kind-of-unit': ({ field, unit, kind, like }) =>
+    `${field === undefined ? 'Unit' : fieldWords(field)} must be in a unit of ${kind}, like ${like}. You gave ${unit}.`,
   'density-needed': ({ densityGPerMl, below }) =>
     `Density in g/ml must be above 0 and below ${below}. You gave ${densityGPerMl ?? 'none'}.`,
   'too-few': ({ of, least }) => `${SERIES_WORDS[of]} must be at least ${least}.`,
@@ -124,6 +124,17 @@ function limitWords({ min, max, unit = '', shownTimes = 1, whole = false }: Rang
 function givenWords({ value, unit = '', shownTimes = 1 }: Refusals['out-of-range']): string {
   return Number.isNaN(value) ? 'no number' : `${plain(value * shownTimes)}${unit}`;
 }
+
+/** Asks about a number that only makes sense in another unit. */
+function perhapsWords({ value, unit = '', perhaps }: Refusals['out-of-range']): string {
+  if (perhaps === undefined) {
+    return '';
+  }
+  const other = UNIT_SIGNS[perhaps.unit] ?? perhaps.unit;
+  return ` ${plain(value)} ${other} would be ${formatNumber(perhaps.value, 1)}${unit}: if you mean that, type ${plain(value)} ${other}.`;
+}
+
+const UNIT_SIGNS: Readonly<Record<string, string>> = { C: '°C', F: '°F', inch: 'in' };
 
 /** Without the tail that floating numbers grow. */
 function plain(value: number): string {

@@ -2,7 +2,7 @@ import {
   editableFields,
   formatNumber,
   isCulture,
-  parseNumber,
+  parseIn,
   type EditableField,
   type Fact,
   type House,
@@ -57,7 +57,7 @@ export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
             typeof stored === 'number'
               ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
               : '',
-          read: (text) => (text.trim() === '' ? undefined : parseNumber(text, { label }) / times),
+          read: (text) => (text.trim() === '' ? undefined : parseIn(text, { label }, unit) / times),
         };
       }
       case 'choice':

@@ -9,7 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { format } from 'date-fns';
-import { dryDown, formatNumber, parseNumber, type Figure, type Material } from '../../../core/index';
+import { dryDown, formatNumber, parseIn, type Figure, type Material } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 
 /** Drying wanders by about this much, from memory; the range of a measured lot. */
@@ -39,9 +39,9 @@ export class DryDownSheet {
     }
     try {
       return dryDown({
-        wetG: parseNumber(this.wetText(), 'wetMass'),
-        dryG: dry.map((t, i) => parseNumber(t, { field: 'dryMass', of: i + 1 })),
-        ...(this.dishText().trim() !== '' && { dishG: parseNumber(this.dishText(), 'dish') }),
+        wetG: parseIn(this.wetText(), 'wetMass', 'g'),
+        dryG: dry.map((t, i) => parseIn(t, { field: 'dryMass', of: i + 1 }, 'g')),
+        ...(this.dishText().trim() !== '' && { dishG: parseIn(this.dishText(), 'dish', 'g') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };

@@ -16,7 +16,7 @@ import {
   auditFormula,
   formatNumber,
   newId,
-  parseNumber,
+  parseIn,
   parseWithin,
   requireWithin,
   resolveFormula,
@@ -205,7 +205,7 @@ export class EditFormula {
         lead.materialId === base.strengthOf ? (base.strength.value * lead.share) / was : lead.share;
       return { ...base, name, parts, strengthOf: lead.materialId, strength: around(value, base.strength) };
     }
-    const moisture = requireWithin(parseNumber(this.target(), 'moisture') / 100, MOISTURE_RULE);
+    const moisture = requireWithin(parseIn(this.target(), 'moisture', '%') / 100, MOISTURE_RULE);
     return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
   }
 }

@@ -3,7 +3,7 @@ import {
   FAULTS,
   formatNumber,
   measuredAir,
-  parseNumber,
+  parseIn,
   type CookChannel,
   type CookView,
   type Fault,
@@ -158,7 +158,7 @@ export class InstrumentPanel {
       return '';
     }
     return unlessRefused(() => {
-      const celsius = parseNumber(this.typed(), { label: 'Steam' });
+      const celsius = parseIn(this.typed(), { label: 'Steam' }, '°C');
       const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
       return air < 0.02
         ? 'Pure steam at this pressure.'

@@ -12,7 +12,7 @@ import {
   MINUTE_MS,
   durationWords,
   formatNumber,
-  parseNumber,
+  parseIn,
   weighedMoisture,
   type BatchView,
   unlessRefused,
@@ -142,7 +142,7 @@ export class HydrationScreen {
         await this.journal.say({
           kind: 'weighed',
           batchId: this.view().batch.id,
-          massG: parseNumber(this.massText(), 'drainedMass'),
+          massG: parseIn(this.massText(), 'drainedMass', 'g'),
         })
       ) {
         this.massText.set('');
@@ -153,6 +153,6 @@ export class HydrationScreen {
   }
 
   private moistureOf(text: string): number {
-    return weighedMoisture(parseNumber(text, 'drainedMass'), this.view().batch.plan?.dryMatterG ?? 0);
+    return weighedMoisture(parseIn(text, 'drainedMass', 'g'), this.view().batch.plan?.dryMatterG ?? 0);
   }
 }
