@@ -98,9 +98,10 @@ type Point = readonly [number, number | null];
       font-size: 15px;
     }
     .legend.compact {
-      flex-direction: column;
-      align-items: flex-start;
-      bottom: 34px;
+      top: 0;
+      right: 0;
+      bottom: auto;
+      left: 0;
     }
     .key {
       width: 20px;
@@ -158,7 +159,8 @@ export class CookCurve {
         {
           left: GRID_LEFT_PX,
           right: GRID_RIGHT_PX,
-          top: this.compact() ? 8 : 98,
+          // Under the legend, or under the marks.
+          top: this.compact() ? 50 : 98,
           bottom: this.compact() ? 28 : EARNED_PX + 56,
         },
         { left: GRID_LEFT_PX, right: GRID_RIGHT_PX, bottom: 28, height: this.compact() ? 0 : EARNED_PX },

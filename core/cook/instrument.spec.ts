@@ -114,6 +114,17 @@ describe('the pretended canner', () => {
     expect(vesselAir(1)).toBeGreaterThan(vesselAir(10));
   });
 
+  it('warms the middle of a jar behind its steam, as the heat of a jar says', () => {
+    const good = pretend('none');
+    const held = good.filter((r) => r.gaugeKPa > cook.gaugeKPa - 1);
+    const [first, last] = [held[0]!, held.at(-1)!];
+    expect(first.coreC!).toBeLessThan(first.chamberC - 25);
+    // The middle of a quart is within a few degrees of its steam after ninety minutes. Common practice, no source.
+    expect(last.coreC!).toBeGreaterThan(last.chamberC - 6);
+    expect(last.coreC!).toBeLessThan(last.chamberC + 1);
+    held.slice(60).forEach((r, i) => expect(r.coreC!).toBeGreaterThan(held[i]!.coreC! - 1));
+  });
+
   it('holds on after a leak until the time is made up, and is held no longer otherwise', () => {
     const endsAt = (fault: Fault) => pretend(fault).at(-1)!.second / 60;
     // The leak of the pretended canner lasts eight minutes.

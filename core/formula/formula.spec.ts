@@ -216,6 +216,10 @@ describe('reasons', () => {
     expect(texts(wood, bag)).not.toContain('less what the others bring');
     expect(texts(wheat, quart)).toContain('less what the others bring');
     expect(texts(wheat, quart).some((t) => / of that is /.test(t))).toBeFalse();
+    const water = (formula: typeof wheat, vessel: typeof quart) =>
+      reasonForWater(formula, scaleFormula(formula, { vessel, count: 2 })).source;
+    expect(water(wood, bag)).toContain('Water to add');
+    expect(water(wheat, quart)).toContain('weigh after drying');
   });
 
   it('warn of the lots of agar, and of nothing that sets the same each time', () => {
@@ -227,6 +231,11 @@ describe('reasons', () => {
       reasonForPart(agar, scaled, i).narrow !== undefined,
     ]);
     expect(warned).toContain(['gel', true]);
+    // Ten plates want grams with a decimal, a thousand none.
+    const shown = (count: number) =>
+      reasonForPart(agar, scaleFormula(agar, { vessel: dish, count }), 0).steps.at(-1)!.result;
+    expect(shown(10)).toMatch(/^\d+\.\d g$/);
+    expect(shown(500)).toMatch(/^\d{3} g$/);
     expect(
       warned.filter(([family]) => family !== 'gel').every(([, isWarned]) => isWarned === false),
     ).toBeTrue();

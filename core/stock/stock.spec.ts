@@ -185,6 +185,22 @@ describe('a batch sheet', () => {
     }
   });
 
+  it('says each line as the scale and the kitchen measure it, and the moisture in per cent', () => {
+    const grain = sheetOf('wheat-spawn', 'quart-jar');
+    // Two quarts of wheat: a quarter of the trade's eight, 471.4 g without anything to spare.
+    expect(grain.amounts[0]).toEqual({
+      what: 'Wheat, whole',
+      grams: '471',
+      kitchen: jasmine.stringMatching(/cup/),
+      note: '',
+    });
+    expect(grain.facts).toContain({ what: 'Moisture', value: '50.0 %, wet basis' });
+    expect(grain.facts.find((f) => f.what === 'Vessels')!.value).toMatch(/^2 × quart jars, 420 g each/);
+    const agar = sheetOf('malt-agar', 'dish-90');
+    expect(agar.facts.find((f) => f.what === 'Cooked in')!.value).toMatch(/^1 × .* bottle, \d+ ml each/);
+    expect(agar.facts.some((f) => f.what === 'Moisture')).toBeFalse();
+  });
+
   it('says how much there is to spare', () => {
     const { view } = houseWith('wheat-spawn', 'quart-jar', 2, undefined, 0.05);
     const { facts } = batchSheet(view, { pressure: '', decimals: 0, formatDate: (iso) => iso });

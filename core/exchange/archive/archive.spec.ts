@@ -70,6 +70,15 @@ describe('the archive', () => {
     expect(shares.at(-1)!).toBeLessThanOrEqual(1);
   });
 
+  it('says how many rows it holds: all of every table, and those that were set aside', () => {
+    const whole = hollinRow(NOW, NOW);
+    const aside = [{ table: 'spells', row: { a: 1 }, reason: 'not known' }];
+    const archive = openArchive(sourceOf(writeArchive(whole, { ...WRITTEN, unread: aside })));
+    const rows = TABLE_NAMES.reduce((sum, name) => sum + whole[name].length, 0);
+    expect(archive.rowCount).toBe(rows + 1);
+    expect([...archive.rows()].length).toBe(rows + 1);
+  });
+
   it('gives back a picture that is read in many pieces, byte for byte', () => {
     const random = seededRandom(8);
     const bytes = Uint8Array.from({ length: 300_000 }, () => Math.floor(random() * 256));

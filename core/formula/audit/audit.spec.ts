@@ -260,6 +260,8 @@ describe('auditing a recipe', () => {
   });
 
   it('finds nothing in nothing, takes water alone, and refuses a book', () => {
+    expect(auditFormula('').finishedMl).toBeUndefined();
+    expect(auditFormula('0 g hardwood sawdust').finishedMl).toBeUndefined();
     expect(auditFormula('')).toEqual(jasmine.objectContaining({ grams: 0, findings: [] }));
     expect(auditFormula('1 l water').moisture).toBe(1);
     expect(auditFormula('1 kg soup')).toEqual(jasmine.objectContaining({ grams: 0 }));
