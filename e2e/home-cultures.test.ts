@@ -6,6 +6,8 @@ async function plan(page: Page, group: RegExp, formula: string, count: string, c
   await go(page, 'Desk');
   await button(page, group).click();
   await page.getByRole('button', { name: formula, exact: true }).click();
+  // The formula is opened by its address: what is typed before it stands there would be of the one before.
+  await expect(button(page, `Make batch ${code}`)).toBeVisible();
   await blank(page, 'How many').fill(count);
   await button(page, `Make batch ${code}`).click();
   await page.getByRole('link', { name: 'To the Stove' }).click();
@@ -53,7 +55,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await expect(page.getByText('17 ml left').or(page.getByText('20 ml left')).first()).toBeVisible();
     await button(page, /^Begin/).click();
     await button(page, 'Done, next').click();
-    await expect(page.getByText('All 1 are done.').or(page.getByText('It is done.')).first()).toBeVisible();
+    await expect(page.getByText('It is done.')).toBeVisible();
   });
 
   await test.step('grain: fed from that broth, and traced back through both', async () => {
@@ -74,7 +76,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await button(page, /^L2-1/).click();
     await button(page, /^Begin/).click();
     await button(page, 'Done, next').click();
-    await expect(page.getByText('All 1 are done.').or(page.getByText('It is done.')).first()).toBeVisible();
+    await expect(page.getByText('It is done.')).toBeVisible();
     await visit(page, '/ledger?tab=lineage&open=G1-1');
     const steps = page.getByRole('listitem').filter({ has: page.getByRole('button') });
     await expect(steps.nth(1)).toContainText('L2-1');
