@@ -51,13 +51,13 @@ const VIEWS = [
   { name: 'box-phone', path: '/demo/box', phone: true, before: coolTheLoad, act: (page) => beginWork(page) },
 ];
 
-/** One PNG of each main view from the made-up household, into docs/screenshots. */
 /** Pictures are taken as of a morning, at whatever hour they are made. */
 const HOUR = 10;
 const MINUTE = 24;
 /** Names of views, parted by commas, where not all are wanted. */
 const ONLY = process.env.SHOTS?.split(',');
 
+/** One PNG of each main view from the made-up household, into docs/screenshots. */
 export async function screenshots() {
   const executablePath = await ensureChromium();
   await ensureBuilt();

@@ -1,4 +1,4 @@
-import { CoreError, requireWithin, unlessRefused, type RangeRule } from '../index.js';
+import { CoreError, requireText, requireWithin, unlessRefused, type RangeRule } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
 
 describe('a refused input', () => {
@@ -26,6 +26,19 @@ describe('a refused input', () => {
   it('takes both ends of the range', () => {
     expect(requireWithin(0, rule)).toBe(0);
     expect(requireWithin(0.99, rule)).toBe(0.99);
+  });
+
+  it('takes a name without the blanks around it, and none that is empty or too long', () => {
+    expect(requireText('  rye ', { label: 'Name' }, 5)).toBe('rye');
+    expect(requireText('wheat', { label: 'Name' }, 5)).toBe('wheat');
+    for (const [text, length] of [
+      [' ', 0],
+      ['barley', 6],
+    ] as const) {
+      expect(() => requireText(text, { label: 'Name' }, 5)).toThrowMatching(
+        refused('bad-text', { field: { label: 'Name' }, least: 1, most: 5, length }),
+      );
+    }
   });
 
   it('says on the console what it is, by its code and what is told with it', () => {

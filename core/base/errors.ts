@@ -1,4 +1,4 @@
-import type { RangeRule, RefusalCode, Refusals } from './refusals.js';
+import type { FieldRef, RangeRule, RefusalCode, Refusals } from './refusals.js';
 
 /**
  * A refused input: a code and what is told with it. The words for a person are made where they are shown; the message is
@@ -46,4 +46,16 @@ export function requireWithin(value: number, rule: RangeRule): number {
 export function isWithin(value: number, rule: RangeRule): boolean {
   const isIn = typeof value === 'number' && value >= rule.min && value <= rule.max;
   return isIn && (rule.whole !== true || Number.isInteger(value));
+}
+
+/**
+ * A name or the like without the blanks around it, when it has at least a letter and not too many.
+ * @throws CoreError `bad-text`
+ */
+export function requireText(text: string, field: FieldRef, most: number): string {
+  const line = text.trim();
+  if (line.length < 1 || line.length > most) {
+    throw new CoreError('bad-text', { field, least: 1, most, length: line.length });
+  }
+  return line;
 }

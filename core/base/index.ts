@@ -1,6 +1,6 @@
 export { DAY_MS, HOUR_MS, MINUTE_MS } from './time.js';
 export { groupBy, push } from './collections.js';
-export { CoreError, isRefusal, requireWithin, unlessRefused } from './errors.js';
+export { CoreError, isRefusal, requireText, requireWithin, unlessRefused } from './errors.js';
 export type {
   ArchiveFault,
   Field,

@@ -28,7 +28,8 @@ export const Key = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/);
 /** An instant in UTC, ISO 8601 with milliseconds at most. */
 export const Instant = z.iso.datetime();
 
+export const MOST_LINE_LETTERS = 80;
 /** One line of text from a person. Never trusted as markup. */
-export const Line = z.string().trim().min(1).max(80);
+export const Line = z.string().trim().min(1).max(MOST_LINE_LETTERS);
 /** A longer remark from a person. */
 export const Remark = z.string().trim().min(1).max(2000);

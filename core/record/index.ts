@@ -37,7 +37,18 @@ export {
   type EntryKind,
   type EntryOf,
 } from './entry.js';
-export { BatchId, CookId, DeviceId, EntryId, Key, Line, PhotoId, Remark, VesselId } from './ids.js';
+export {
+  BatchId,
+  CookId,
+  DeviceId,
+  EntryId,
+  Key,
+  Line,
+  MOST_LINE_LETTERS,
+  PhotoId,
+  Remark,
+  VesselId,
+} from './ids.js';
 export { ancestors, descendants, lineage, type Lineage } from './lineage.js';
 export { editableFields, type EditableField } from './editable.js';
 export { olderRow } from './older-rows.js';

@@ -1,4 +1,5 @@
 import type { ArchiveFault } from '../../../core/index';
+import { shortened } from './shortened';
 
 const MB = 1e6;
 /** A name from a file is told so far, characters. */
@@ -51,5 +52,5 @@ function inMb(bytes: number): string {
 }
 
 function short(name: string): string {
-  return name.length > MOST_OF_NAME ? `${name.slice(0, MOST_OF_NAME)}…` : name;
+  return shortened(name, MOST_OF_NAME);
 }

@@ -1,9 +1,10 @@
 import { format } from 'date-fns';
 import {
-  isRefusal,
-  type CoreError,
+  durationWords,
   formatNumber,
+  isRefusal,
   percentWords,
+  type CoreError,
   type CookStep,
   type RangeRule,
   type RefusalCode,
@@ -13,6 +14,7 @@ import {
 } from '../../../core/index';
 import { archiveFaultWords } from './archive-fault-words';
 import { fieldWords, rowFieldWords } from './field-words';
+import { shortened } from './shortened';
 import { COOK_WORDS, PHASE_WORDS } from './words';
 
 /** Why something was refused, as a sentence or two that name what, which value and what would have been allowed. */
@@ -20,7 +22,6 @@ export function refusalWords<C extends RefusalCode>({ code, params }: CoreError<
   return WORDS[code](params);
 }
 
-const MINUTES_OF_HOUR = 60;
 /** A text that was given is told back so far, characters. */
 const MOST_TOLD = 40;
 
@@ -32,7 +33,8 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
     `${fieldWords(field)} must be ${least} to ${most} letters long. You gave ${length === 0 ? 'none' : length}.`,
   'bad-row': ({ path, issue }) => `${rowFieldWords(path)}: ${issue}.`,
   'not-finite': ({ field }) => `${fieldWords(field)} must be a finite number.`,
-  'unknown-unit': ({ unit, known }) => `Unit must be one of ${known.join(', ')}. You gave ${short(unit)}.`,
+  'unknown-unit': ({ unit, known }) =>
+    `Unit must be one of ${known.join(', ')}. You gave ${shortened(unit, MOST_TOLD)}.`,
   'other-kind-of-unit': ({ field, unit, kind, like }) =>
     `${field === undefined ? 'Unit' : fieldWords(field)} must be in a unit of ${kind}, like ${like}. You gave ${unit}.`,
   'density-needed': ({ densityGPerMl, below }) =>
@@ -50,7 +52,7 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
   'hold-too-long': ({ appliance, chamberC, holdMinutes, mostMinutes, longestMinutes }) => {
     const asked = Number.isFinite(holdMinutes)
       ? `${holdMinutes} min`
-      : `more than ${longestMinutes / MINUTES_OF_HOUR} h`;
+      : `more than ${durationWords(longestMinutes)}`;
     return `At ${chamberC.toFixed(1)} °C the hold would take ${asked}; ${appliance} can hold ${mostMinutes} min. It wants a cooker with more pressure, or smaller vessels.`;
   },
   'f0-out-of-reach': ({ targetF0, mostF0, mostMinutes }) =>
@@ -143,8 +145,4 @@ function plain(value: number): string {
 
 function stepWords(step: string): string {
   return `“${COOK_WORDS[step as CookStep]}”`;
-}
-
-function short(text: string): string {
-  return text.length > MOST_TOLD ? `${text.slice(0, MOST_TOLD)}…` : text;
 }

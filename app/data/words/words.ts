@@ -20,6 +20,7 @@ import {
   type VesselType,
   type VesselPhase,
 } from '../../../core/index';
+import { shortened } from './shortened';
 
 /** Wording of what the records hold. Kitchen English, one place for each word. */
 export const CONTAMINANT_WORDS: Readonly<
@@ -81,7 +82,7 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
 };
 
 /** What a channel reads: its name, what it is called within a sentence, its unit, and how finely it is told. */
-export interface ChannelWords {
+interface ChannelWords {
   readonly name: string;
   readonly word: string;
   readonly unit: string;
@@ -257,7 +258,7 @@ const EXCERPT = 60;
 
 /** The beginning of a long remark. */
 function excerpt(text: string): string {
-  return text.length > EXCERPT ? `${text.slice(0, EXCERPT)}…` : text;
+  return shortened(text, EXCERPT);
 }
 
 /** A correction, and the entry that it speaks of. */

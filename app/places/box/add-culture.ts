@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CoreError, Line, parseWithin, type Isolate } from '../../../core/index';
+import { CoreError, MOST_LINE_LETTERS, parseWithin, requireText, type Isolate } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
@@ -96,10 +96,9 @@ export class AddCulture {
   protected async save(): Promise<void> {
     try {
       const vessel = this.vessels().find((v) => v.id === this.vesselId());
-      const name = Line.safeParse(this.isolateName());
-      if (!name.success || vessel === undefined) {
-        const { length } = this.isolateName().trim();
-        throw new CoreError('bad-text', { field: { label: 'Isolate' }, least: 1, most: 80, length });
+      const name = requireText(this.isolateName(), { label: 'Isolate' }, MOST_LINE_LETTERS);
+      if (vessel === undefined) {
+        throw new CoreError('not-found', { what: 'definition', id: this.vesselId() });
       }
       const contentsMl = parseWithin(this.volumeText(), {
         field: { label: 'Millilitres' },
@@ -110,7 +109,7 @@ export class AddCulture {
       if (
         await this.journal.receiveCulture({
           vessel,
-          isolate: this.isolateNamed(name.data),
+          isolate: this.isolateNamed(name),
           contentsMl,
           count: 1,
         })

@@ -92,6 +92,7 @@ export class Box {
     const sources = this.sources();
     return picked === undefined ? sources.slice(0, 1) : sources.filter((s) => picked.has(s.vessel.id));
   });
+  protected readonly vesselCount = vesselCount;
   protected readonly count = signal(0);
   protected readonly doseEach = signal(0);
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
@@ -214,8 +215,6 @@ export class Box {
       );
     }
   }
-
-  protected readonly vesselCount = vesselCount;
 
   protected async addCulture(): Promise<void> {
     const { AddCulture } = await import('./add-culture');

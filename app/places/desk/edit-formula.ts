@@ -10,7 +10,8 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
-  CoreError,
+  MOST_LINE_LETTERS,
+  requireText,
   MOISTURE_RULE,
   RECIPE_SOURCE,
   auditFormula,
@@ -188,10 +189,7 @@ export class EditFormula {
   }
 
   private read(base: Formula): Formula {
-    const name = this.name().trim();
-    if (name === '') {
-      throw new CoreError('bad-text', { field: { label: 'Name' }, least: 1, most: 80, length: 0 });
-    }
+    const name = requireText(this.name(), { label: 'Name' }, MOST_LINE_LETTERS);
     const parts = this.parts().map(({ materialId, share }, i) => {
       const material = this.materials().find((m) => m.id === materialId);
       const field = { label: `${material?.name ?? 'Ingredient'}, amount` };

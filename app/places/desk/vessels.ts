@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  CoreError,
+  MOST_LINE_LETTERS,
+  requireText,
   boxMl,
   cylinderMl,
   formatNumber,
@@ -117,10 +118,7 @@ export class Vessels {
 
   protected async add(): Promise<void> {
     try {
-      const name = this.name().trim();
-      if (name === '') {
-        throw new CoreError('bad-text', { field: { label: 'Name' }, least: 1, most: 80, length: 0 });
-      }
+      const name = requireText(this.name(), { label: 'Name' }, MOST_LINE_LETTERS);
       const { kind, fields, usualFill, fillLimit } = this.form_();
       const capacityMl = this.capacityMl();
       const size = Object.fromEntries(

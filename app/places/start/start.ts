@@ -65,6 +65,7 @@ export class Start {
   /** How much of an archive has come in; absent while none does. */
   protected readonly share = signal<number | undefined>(undefined);
 
+  protected readonly vesselCount = vesselCount;
   protected readonly cookers = [
     { value: 'canner', words: 'stove-top canner' },
     { value: 'multi-cooker', words: 'electric multi-cooker' },
@@ -163,8 +164,6 @@ export class Start {
       this.heat.set(appliance.heat);
     }
   }
-
-  protected readonly vesselCount = vesselCount;
 
   protected percent(share: number): number {
     return Math.round(share * 100);

@@ -82,15 +82,18 @@ export class HoldChoice {
     const band = this.band();
     return band && restsOn(this.observations().length, band);
   });
-  protected readonly governs = computed(() =>
-    this.plan().isHoldChosen
-      ? 'The hold below is your own choice.'
-      : this.plan().basis === 'measured'
-        ? `What was measured in these vessels governs: ${this.plan().holdMinutes} min gives the target to nine in ten.`
-        : this.observations().length > 0 && this.measured() === undefined
-          ? 'By what was measured no hold up to five hours is sure; the trade’s hold stands. Smaller vessels, or find out why.'
-          : 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.',
-  );
+  protected readonly governs = computed(() => {
+    const { isHoldChosen, basis, holdMinutes } = this.plan();
+    if (isHoldChosen) {
+      return 'The hold below is your own choice.';
+    }
+    if (basis === 'measured') {
+      return `What was measured in these vessels governs: ${holdMinutes} min gives the target to nine in ten.`;
+    }
+    return this.observations().length > 0 && this.measured() === undefined
+      ? 'By what was measured no hold up to five hours is sure; the trade’s hold stands. Smaller vessels, or find out why.'
+      : 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.';
+  });
   /** What the target alone would need if everything is middling. */
   protected readonly neededForTarget = computed(() => {
     const plan = this.plan();
