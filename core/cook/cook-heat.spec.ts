@@ -1,4 +1,5 @@
 import {
+  chamberTemperature,
   APPLIANCE_STARTS,
   ApplianceKind,
   Appliance,
@@ -179,6 +180,43 @@ describe('the run of a cook as its vessels feel it', () => {
     const profile = chamberProfile(cook, seen.steps, NOW, seen.logs);
     expect(profile.measured).toBeFalse();
     expect(profileUntil(profile.points, 70).at(-1)!.celsius).toBeLessThan(cook.chamberC - 3);
+  });
+
+  it('expects of a pot that is not boiling yet: boil, vent, pressure and hold, each after the other', () => {
+    const begun = facts({ until: 1 });
+    const profile = chamberProfile(cook, begun.steps, atMinute(2));
+    const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
+    const toBoil = (boilC - cook.roomC) / (cook.chamberC - cook.roomC);
+    const boilsAt = profile.points.find((point) => point.celsius === boilC)!.minutes;
+    expect(boilsAt).toBeLessThan(cook.comeUpMinutes);
+    expect(Math.abs(boilsAt / cook.comeUpMinutes - toBoil)).toBeLessThan(0.1);
+    const pressed = profile.points.filter((point) => point.celsius === cook.chamberC).map((p) => p.minutes);
+    expect(pressed[0]! - boilsAt).toBeCloseTo(cook.ventMinutes + cook.comeUpMinutes - boilsAt, 6);
+    expect(pressed[1]! - pressed[0]!).toBeCloseTo(cook.holdMinutes, 6);
+  });
+
+  it('reckons the weight from the steam, where it was not noted yet', () => {
+    const vented = facts({ until: 2 });
+    expect(chamberProfile(cook, vented.steps, atMinute(20)).closedAtMinutes).toBeCloseTo(
+      19 + cook.ventMinutes,
+      6,
+    );
+  });
+
+  it('passes over a gauge that shows nothing: the pot may not boil yet', () => {
+    const still = Array.from({ length: 30 }, (_, i): [number, number] => [i, 0.5]);
+    const seen = facts({ until: 1, logs: [log('gaugeKPa', 0, still)] });
+    const profile = chamberProfile(cook, seen.steps, atMinute(30), seen.logs);
+    expect(profile.points[0]!.celsius).toBeCloseTo(cook.roomC, 6);
+  });
+
+  it('is cut at a minute between two points, straight between them', () => {
+    const points = [
+      { minutes: 0, celsius: 0 },
+      { minutes: 10, celsius: 100 },
+      { minutes: 20, celsius: 120 },
+    ];
+    expect(profileUntil(points, 14)).toEqual([points[0]!, points[1]!, { minutes: 14, celsius: 108 }]);
   });
 
   it('after a loss, starting again gives more than carrying on', () => {

@@ -1,4 +1,5 @@
 import {
+  chamberTemperature,
   cookState,
   convert,
   holdLeftMinutes,
@@ -130,6 +131,23 @@ describe('the pretended canner', () => {
     // The leak of the pretended canner lasts eight minutes.
     expect(endsAt('leaking') - endsAt('none')).toBeCloseTo(8, 6);
     expect(endsAt('unvented')).toBeLessThan(endsAt('none'));
+  });
+
+  it('boils after the share of its come-up that boiling takes of it', () => {
+    const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
+    const boils = pretend('none').find((r) => r.chamberC > boilC - 0.3)!;
+    const share = (boilC - 20) / (cook.chamberC - 20);
+    expect(Math.abs(boils.second / 60 / cook.comeUpMinutes - share)).toBeLessThan(0.04);
+  });
+
+  it('a dry pot grows hotter while its pressure falls', () => {
+    const dry = pretend('boilingDry');
+    const hottest = Math.max(...dry.map((r) => r.chamberC));
+    const held = dry.filter((r) => r.gaugeKPa > cook.gaugeKPa - 2).map((r) => r.chamberC);
+    expect(hottest).toBeGreaterThan(Math.max(...held) + 20);
+    // The later, the hotter: it does not jump up and fall.
+    const after = dry.filter((r) => r.gaugeKPa < 1 && r.second > 60 * cook.comeUpMinutes + 40 * 60);
+    expect(after.at(-1)!.chamberC).toBeGreaterThanOrEqual(after[0]!.chamberC - 1);
   });
 
   it('a probe that falls out is silent, and a dropout leaves a gap', () => {

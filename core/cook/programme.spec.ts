@@ -109,6 +109,11 @@ describe('around the hold', () => {
     expect(Math.abs(comeUpMinutes(load, 20, 121, 1.5) - 34)).toBeLessThan(1);
   });
 
+  it('come-up is that of the water which the pot takes, not more', () => {
+    const small = plan({ appliance: { ...canner, leastWaterMl: 500, mostWaterMl: 1000 } });
+    expect(small.comeUpMinutes).toBeLessThan(plan({}).comeUpMinutes);
+  });
+
   it('it opens when the gauge is at zero and ten minutes more, about an hour', () => {
     const minutes = openAfterMinutes(119.8, 93.9, 20);
     expect(minutes).toBeGreaterThan(30);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { TABLE_NAMES, hollinRow, mergeArchives, type Records } from '../index.js';
+import { TABLE_NAMES, hollinRow, mergeArchives, rowThatStands, type Records } from '../index.js';
 import { anyRecords } from '../testing/any-records.js';
 import { DAY_MS, START_MS, furnishedRecords } from '../testing/sample-house.js';
 
@@ -61,6 +61,14 @@ describe('merging two archives', () => {
       }),
     );
     expect(mergeArchives(house('a'), house('b')).differences.map((d) => d.table)).toEqual(['entries']);
+  });
+
+  it('takes the later version of what ships, whatever its words', () => {
+    const [row] = base.materials;
+    const older = { ...row!, name: 'Z, last in order', shipped: { version: 1, digest: 'z' } };
+    const newer = { ...row!, name: 'A, first in order', shipped: { version: 2, digest: 'a' } };
+    expect(rowThatStands(older, newer)).toBe(newer);
+    expect(rowThatStands(newer, older)).toBe(newer);
   });
 
   it('takes corrected shipped figures where both changed at one moment', () => {

@@ -148,6 +148,7 @@ describe('scaling agar and broth', () => {
         const last = [...reasonForPart(f, scaled, i).steps].reverse().find((s) => s.result.includes(' g'))!;
         expect(last.result).withContext(`${f.id} ${part.material.id}`).toMatch(/ g$/);
       });
+      expect(reasonForWater(f, scaled).steps[0]!.result.replace(/\D/g, '')).toBe('1200');
       expect(reasonForWater(f, scaled).steps.at(-1)!.result.replace(/\D/g, '')).toBe(
         String(Math.round(scaled.waterG)),
       );

@@ -14,6 +14,7 @@ import {
   type FieldRef,
   type Refusals,
   type ScaleTarget,
+  withSchool,
 } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
 
@@ -209,6 +210,16 @@ describe('reasons', () => {
     expect(reasonForMoisture(wheat, scaled).steps.at(-1)!.result).toBe('50.0 %');
   });
 
+  it('say how dry the first is as bought, with what the others leave for it', () => {
+    const scaled = scaleFormula(wheat, { vessel: quart, count: 8, spare: 0.05 });
+    const [first] = scaled.parts;
+    const steps = reasonForPart(wheat, scaled, 0).steps;
+    const dry = 1 - first!.material.moisture.value;
+    expect(steps.at(-1)!.text).toBe(`as bought it is ${Math.round(dry * 100)} % dry`);
+    const left = steps.find((s) => s.text === 'less what the others bring')!.result;
+    expect(Number(left.replace(/\D/g, ''))).toBe(Math.round(first!.massG * dry));
+  });
+
   it('take the share of bulk from its dry matter, of grain from what the others leave', () => {
     const texts = (formula: typeof wheat, vessel: typeof quart) =>
       reasonForPart(formula, scaleFormula(formula, { vessel, count: 2 }), 0).steps.map((s) => s.text);
@@ -250,5 +261,13 @@ describe('reasons', () => {
         );
       });
     }
+  });
+});
+
+describe('a formula that is hydrated another way', () => {
+  it('is named after its school if it is a grain, and after nothing else', () => {
+    expect(withSchool(wheat, 'soak-simmer').name).toBe(`${wheat.name}, soak and simmer`);
+    expect(withSchool(wheat, 'mix')).toEqual({ ...wheat, hydration: 'mix' });
+    expect(withSchool(wood, 'soak-simmer')).toEqual({ ...wood, hydration: 'soak-simmer' });
   });
 });

@@ -180,7 +180,9 @@ describe('next time', () => {
     expect(nextTime([{ targetMoisture: 0.5, tissue: 'wet' }], now)).toEqual(
       jasmine.objectContaining({ step: 'simmer', to: 10 }),
     );
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'wet' }], now)?.because).toContain('left a wet spot');
     expect(nextTime([{ targetMoisture: 0.5, tissue: 'dry' }], now)?.to).toBe(14);
+    expect(nextTime([{ targetMoisture: 0.5, tissue: 'dry' }], now)?.because).toContain('kept a dry core');
     expect(nextTime([{ targetMoisture: 0.5, tissue: 'dry' }], { ...now, method: 'cold-soak' })?.to).toBe(
       16 * 60 + 120,
     );

@@ -6,7 +6,9 @@ import {
   dueItems,
   fedBy,
   hollinRow,
+  isCulture,
   isLate,
+  isUsedUp,
   labelContent,
   makeBatch,
   newId,
@@ -33,6 +35,7 @@ import {
   stepsOfGoodCook,
 } from '../testing/sample-house.js';
 import { outOfRange, refused } from '../testing/refused.js';
+import { requireInstant } from './check-entry.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
 const MIDNIGHT = NOW - 9 * 3_600_000;
@@ -201,6 +204,14 @@ describe('entries that cannot be true are refused before anything is written', (
       entry(START_MS - DAY_MS, { kind: 'shaken', vesselIds: jars }),
       refused('bad-moment', { limit: 'batchMade' }),
     );
+    // At the very moment of the batch it could have been.
+    const madeMs = house.batches.find((b) => b.code === 'G1')!.madeAtMs;
+    expect(() => {
+      requireInstant(madeMs, madeMs, nowMs);
+    }).not.toThrow();
+    expect(() => {
+      requireInstant(madeMs - 1, madeMs, nowMs);
+    }).toThrowMatching(refused('bad-moment', { limit: 'batchMade', limitMs: madeMs }));
     refuse(
       entry(nowMs + DAY_MS, { kind: 'shaken', vesselIds: jars }),
       refused('bad-moment', { limit: 'now', limitMs: nowMs }),
@@ -330,6 +341,18 @@ describe('entries that cannot be true are refused before anything is written', (
     expect(() => checkEntry(demo, move(30), NOW)).toThrowMatching(
       refused('bad-moment', { limit: 'stepBefore' }),
     );
+    // Nor the first of two across the second; at the same moment they may be.
+    const [lidOn, steady] = cook.steps;
+    const moveLid = (ms: number) =>
+      entry(NOW, {
+        kind: 'retimed',
+        entryId: lidOn!.id,
+        actualAt: new Date(Date.parse(steady!.at) + ms).toISOString(),
+      });
+    expect(() => checkEntry(demo, moveLid(0), NOW)).not.toThrow();
+    expect(() => checkEntry(demo, moveLid(1), NOW)).toThrowMatching(
+      refused('bad-moment', { limit: 'stepAfter', limitMs: Date.parse(steady!.at) }),
+    );
   });
 });
 
@@ -354,6 +377,26 @@ describe('a batch', () => {
     const house = buildHouse({ ...records, entries: [...records.entries, back] });
     expect(house.batches.map((b) => b.code)).toEqual(['L1']);
     expect(house.vesselById.size).toBe(1);
+  });
+});
+
+describe('what can feed others', () => {
+  const { house } = smallHouse();
+  const jar = house.batches.find((b) => b.code === 'G1')!.vessels[0]!;
+  const poured = { ...jar, batch: { ...jar.batch, plan: { ...jar.batch.plan!, vesselMl: 20 } } };
+
+  it('by the milliliter is a culture that came in, or a plate of one’s own that runs', () => {
+    const culture = house.batches.find((b) => b.code === 'L1')!.vessels[0]!;
+    expect(isCulture(culture)).toBeTrue();
+    expect(isCulture(jar)).toBeFalse();
+    expect(isCulture({ ...poured, state: { ...poured.state, phase: 'running' } })).toBeTrue();
+    expect(isCulture({ ...poured, state: { ...poured.state, phase: 'cooked' } })).toBeFalse();
+  });
+
+  it('is used up at a twentieth of what was in it', () => {
+    const fullG = jar.batch.plan!.vesselWetG;
+    expect(isUsedUp({ ...jar, remaining: fullG * 0.05 })).toBeTrue();
+    expect(isUsedUp({ ...jar, remaining: fullG * 0.051 })).toBeFalse();
   });
 });
 

@@ -13,6 +13,7 @@ import {
   roundToStep,
   type RangeRule,
   type UnitName,
+  formatAmount,
 } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
 
@@ -243,5 +244,14 @@ describe('shown amounts', () => {
   it('never show a minus before zero', () => {
     expect(formatNumber(-0.2)).toBe('0');
     expect(formatNumber(-1234)).toBe('−1\u2009234');
+  });
+});
+
+describe('an amount as a recipe writes it', () => {
+  it('is one cup and several cups, and grams in any number', () => {
+    expect(formatAmount(1, 'cup')).toBe('1 cup');
+    expect(formatAmount(2, 'cup')).toBe('2 cups');
+    expect(formatAmount(1.25, 'cup')).toBe('1.25 cups');
+    expect([formatAmount(1, 'g'), formatAmount(40, 'g')]).toEqual(['1 g', '40 g']);
   });
 });

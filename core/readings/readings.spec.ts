@@ -209,6 +209,27 @@ describe('what a house keeps of a chunk', () => {
     );
   });
 
+  it('of two readings that are as high keeps the first', () => {
+    const minute = every(10, 60, (i) => (i === 2 || i === 4 ? 121 : 100));
+    const [log] = coursed(minute);
+    const kept = log!.seconds.map((second, i) => [second, log!.values[i]]);
+    expect(kept).toContain([20, 121]);
+    expect(kept).not.toContain([40, 121]);
+  });
+
+  it('joins two chunks that lie three minutes apart, and no more', () => {
+    const piece = (fromS: number) =>
+      sampleLog(
+        'coreC',
+        START_MS,
+        [0, 60, 120].map((s) => [fromS + s, 121.1] as const),
+      );
+    const joined = probedF0([piece(0), piece(120 + GAP_MS / 1000)])!;
+    const parted = probedF0([piece(0), piece(121 + GAP_MS / 1000)])!;
+    expect(joined).toBeCloseTo(2 + 2 + GAP_MS / 60_000, 6);
+    expect(parted).toBeCloseTo(4, 6);
+  });
+
   it('is a sixtieth of a cook that was read each second', () => {
     const hold = every(1, 3 * 3600, (i) => 121 + (i % 2) * 0.1);
     const points = coursed(hold).reduce((sum, log) => sum + log.seconds.length, 0);

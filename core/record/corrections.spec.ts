@@ -92,8 +92,12 @@ describe('walking back and forward', () => {
     const before = { ...hand.entries[0]!, id: newId(1, random) as EntryId, at: early, notedAt: early };
     const { undo } = sittingOf([before, ...hand.entries], phone);
     expect(undo?.entries.map((e) => e.id)).toEqual([hand.entries[0]!.id]);
+    // Left alone for eight hours to the moment, it is one sitting still.
+    const eight = new Date(START_MS - 8 * 3_600_000).toISOString();
+    const same = { ...before, at: eight, notedAt: eight };
     hand.undo();
     expect(sittingOf([before, ...hand.entries], phone).undo).toBeUndefined();
+    expect(sittingOf([same, ...hand.entries], phone).undo?.entries.map((e) => e.id)).toEqual([same.id]);
   });
 
   it('undoes a correction that pointed at an older entry, and what one press wrote together', () => {

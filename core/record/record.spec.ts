@@ -15,6 +15,7 @@ import {
   seededRandom,
   vesselState,
   type VesselId,
+  isLive,
 } from '../index.js';
 import { DAY_MS, START_MS, entryMaker, stepsOfGoodCook } from '../testing/sample-house.js';
 
@@ -170,5 +171,11 @@ describe('ids', () => {
       expect(uuid).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/),
     );
     expect([...made].sort()).toEqual(made);
+  });
+});
+
+describe('a table', () => {
+  it('stands in memory unless its rows are too large for that', () => {
+    expect(TABLE_NAMES.filter((name) => !isLive(name))).toEqual(['photos', 'readings']);
   });
 });

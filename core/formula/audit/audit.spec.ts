@@ -264,6 +264,7 @@ describe('auditing a recipe', () => {
     expect(auditFormula('0 g hardwood sawdust').finishedMl).toBeUndefined();
     expect(auditFormula('')).toEqual(jasmine.objectContaining({ grams: 0, findings: [] }));
     expect(auditFormula('1 l water').moisture).toBe(1);
+    expect(auditFormula('1 l water').stage).toBe('liquid');
     expect(auditFormula('1 kg soup')).toEqual(jasmine.objectContaining({ grams: 0 }));
     expect(() => auditFormula(Array.from({ length: 61 }, () => '1 g agar'))).toThrowMatching(
       refused('too-many-lines', { most: 60 }),
@@ -302,6 +303,8 @@ describe('auditing a recipe', () => {
           expect(p.share / whole(back.parts)).toBeCloseTo(was.share / whole(formula.parts), 4);
         });
         if (back.basis !== 'perLiter') {
+          // Shares of a whole, not grams: the parts of a formula are about one each at most.
+          back.parts.forEach((p) => expect(p.share).toBeLessThan(1.5));
           expect(back.targetMoisture.value).toBeCloseTo(scaled.moisture, 6);
         }
       }),

@@ -259,3 +259,11 @@ describe('what measuring changes', () => {
     expect(after.weights.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
   });
 });
+
+describe('shares of weighed draws', () => {
+  it('are the values under which so much weight lies, and the last where the weights fall short', () => {
+    const values = Float64Array.of(30, 10, 20);
+    expect(weightedQuantiles(values, Float64Array.of(0.25, 0.5, 0.25), [0.5, 0.75, 1])).toEqual([10, 20, 30]);
+    expect(weightedQuantiles(values, Float64Array.of(0.2, 0.3, 0.3), [0.95])).toEqual([30]);
+  });
+});
