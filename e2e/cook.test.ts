@@ -43,7 +43,8 @@ test.describe('a cook', () => {
     await page.getByRole('button', { name: '−5 min' }).click();
     await expect(page.getByText('75 minutes left at 15 psi')).toBeVisible();
     await page.getByRole('button', { name: 'Correct', exact: true }).click();
-    await page.getByLabel('or type it').fill('2026-03-03T02:00');
+    await page.getByLabel('or type it', { exact: true }).fill('3 Mar 2026');
+    await page.getByLabel('or type it, time').fill('02:00');
     await button(page, 'It was then').click();
     await expect(page.getByRole('alert')).toContainText('When must be after the step before');
     await expect(page.getByText('75 minutes left at 15 psi')).toBeVisible();

@@ -15,9 +15,15 @@ export function mouse(): Hands {
       await target.blur();
     },
     async choose(target, option) {
-      await target.selectOption({ label: option });
+      await take(target, option);
     },
   };
+}
+
+/** Opens a choice and takes what says these words. */
+export async function take(choice: Locator, option: string): Promise<void> {
+  await choice.click();
+  await choice.page().getByRole('option', { name: option, exact: true }).first().click();
 }
 
 /** Tab until it has the focus, then keys only. The pointer is never used. */
@@ -35,8 +41,15 @@ export function keysOnly(page: Page): Hands {
     },
     async choose(target, option) {
       await tabTo(page, target);
-      // A closed list takes the first letters of a choice.
-      await page.keyboard.type(option);
+      await page.keyboard.press('Enter');
+      // An open list goes to the choice that begins so.
+      await expect(page.getByRole('option', { name: option, exact: true })).toBeVisible();
+      // Its first word: a space takes what stands there.
+      await page.keyboard.type(option.split(' ')[0]!);
+      // It waits for the last letter, as for a person who types slowly.
+      await page.waitForTimeout(400);
+      await page.keyboard.press('Enter');
+      await expect(target).toContainText(option);
     },
   };
 }

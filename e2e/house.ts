@@ -111,7 +111,7 @@ export async function cookAll(page: Page, holdMinutes: number, hands: Hands = mo
   await expect(button(page, /^Open/)).toBeVisible();
   await pass(page, 70);
   await hands.press(button(page, /^Open/));
-  await expect(page.getByRole('heading', { name: 'Canner is cold.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
 }
 
 export async function addCulture(

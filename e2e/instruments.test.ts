@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
+import { take } from './hands.js';
 import { button, furnish, pass, prepareGrain, visit } from './house.js';
 
 /** A cook with the lid just on, at a Stove whose pretended canner sends its cook ahead, to be shown when it is due. */
@@ -16,7 +17,7 @@ async function lidOn(page: Page, fault: string, pace = 0): Promise<void> {
 
 async function connect(page: Page, fault: string): Promise<void> {
   await page.getByText('Connect an instrument').click();
-  await page.getByLabel('Practice with a pretended canner:').selectOption(fault);
+  await take(page.getByLabel('Practice with a pretended canner:'), fault);
   await button(page, 'Practice').click();
   await expect(page.getByText('It takes the steps by itself.')).toBeVisible();
 }
@@ -33,7 +34,7 @@ test.describe('a cook led by instruments', () => {
   test('takes every step of a good run, shows what it reads and ends with a log of the middle', async ({
     page,
   }) => {
-    await lidOn(page, 'none');
+    await lidOn(page, 'a good run');
     await run(page, 50);
     await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
     await expect(page.getByText(/15(\.\d)? psi · steam 1[12]\d\.\d °C · middle \d+\.\d °C/)).toBeVisible();
@@ -45,7 +46,7 @@ test.describe('a cook led by instruments', () => {
   });
 
   test('that was hardly vented shows its air, and its record says not sterile', async ({ page }) => {
-    await lidOn(page, 'unvented');
+    await lidOn(page, 'hardly vented');
     await run(page, 35);
     await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
     await expect(page.getByText(/\d+ % air/)).toBeVisible();
@@ -56,7 +57,7 @@ test.describe('a cook led by instruments', () => {
   });
 
   test('stops its clock when pressure is lost, and carries on when that is said', async ({ page }) => {
-    await lidOn(page, 'leaking');
+    await lidOn(page, 'pressure lost at minute 40');
     // Short steps, so that the answer comes while the pressure is back.
     await run(page, 76);
     await run(page, 9, 1);
@@ -69,14 +70,14 @@ test.describe('a cook led by instruments', () => {
   });
 
   test('that boils dry is void, and its jars wait for another', async ({ page }) => {
-    await lidOn(page, 'boilingDry');
+    await lidOn(page, 'boils dry');
     await run(page, 95);
     await expect(page.getByText('Does not count.')).toBeVisible();
     await expect(page.getByText('It boiled dry. The load waits for another cook.')).toBeVisible();
   });
 
   test('goes on after a reload in the middle of the hold', async ({ page }) => {
-    await lidOn(page, 'none');
+    await lidOn(page, 'a good run');
     await run(page, 60);
     await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
     await visit(page, '/stove?pace=0');
@@ -133,7 +134,7 @@ test.describe('a server that dies in the middle of a stream', () => {
 
   test('leaves a gap that is said, and nothing is filled in', async ({ page }) => {
     // Faster than life, so that it keeps up with the page's clock; what came ahead of it is shown first.
-    await lidOn(page, 'none', 120);
+    await lidOn(page, 'a good run', 120);
     await run(page, 30, 1);
     await expect(page.getByText(/psi · steam|steam \d+/).first()).toBeVisible();
     await kill();

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { take } from './hands.js';
 import { blank, button, cookToPressure, furnish, go, openDemo, pass, prepareGrain, visit } from './house.js';
 
 test('two things at the Stove: one large, the other a card; the screen never swaps them itself', async ({
@@ -26,12 +27,12 @@ test('two things at the Stove: one large, the other a card; the screen never swa
 test('a second cooker can be loaded while the first is on', async ({ page }) => {
   test.setTimeout(120_000);
   await furnish(page);
-  await page.getByRole('combobox', { name: 'Vessels' }).selectOption({ label: 'pint jars' });
+  await take(page.getByRole('combobox', { name: 'Vessels' }), 'pint jars');
   await blank(page, 'How many').fill('2');
   await prepareGrain(page, 'G1');
   await cookToPressure(page);
   await go(page, 'Desk');
-  await page.getByRole('combobox', { name: 'Vessels' }).selectOption({ label: 'pint jars' });
+  await take(page.getByRole('combobox', { name: 'Vessels' }), 'pint jars');
   await blank(page, 'How many').fill('2');
   await button(page, 'Make batch G2').click();
   await page.getByRole('link', { name: 'To the Stove' }).click();
@@ -39,7 +40,7 @@ test('a second cooker can be loaded while the first is on', async ({ page }) => 
     await button(page, step).click();
   }
   await button(page, 'Load a cook').click();
-  await expect(page.getByRole('combobox', { name: 'Cooker' })).toHaveValue('multi-cooker');
+  await expect(page.getByRole('combobox', { name: 'Cooker' })).toContainText('multi-cooker');
   // 11.6 psi is cooler than 15, so the hold is longer than a pint's hour; pints are quicker than the trade's quarts.
   await expect(page.getByText('90 min at 11.6 psi')).toBeVisible();
   await button(page, 'All so, lid on').click();
@@ -63,7 +64,7 @@ test('a sitting at the Box survives a reload in mid-work', async ({ page }) => {
   await openDemo(page, 'stove');
   await button(page, /^Heat off/).click();
   await button(page, /^Open/).click();
-  await expect(page.getByRole('heading', { name: 'Canner is cold.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
   await page.keyboard.press('3');
   await page.getByLabel('A thermometer on the glass shows').fill('24');
   await button(page, 'Note it').click();
@@ -132,7 +133,7 @@ test.describe('on a phone', () => {
     await openDemo(page, 'stove');
     await button(page, /^Heat off/).tap();
     await button(page, /^Open/).tap();
-    await expect(page.getByRole('heading', { name: 'Canner is cold.' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
     await page.goto('/demo/box?work=G28:1.2&source=L12-1&dose=2');
     await expect(page.getByText('jar 1 of 2')).toBeVisible();
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();

@@ -12,6 +12,7 @@ const NAMES = [
   'payments',
   'print',
   'check',
+  'calendar_month',
 ];
 const map = Object.fromEntries(
   NAMES.map((name) => [

@@ -95,7 +95,7 @@ async function coolTheLoad(page, origin) {
   await page.goto(`${origin}/demo/stove`);
   await page.getByRole('button', { name: /^Heat off/ }).click();
   await page.getByRole('button', { name: /^Open/ }).click();
-  await page.getByRole('heading', { name: /is cold/ }).waitFor();
+  await page.getByRole('heading', { name: /is open, and warm yet/ }).waitFor();
 }
 
 /** One entry of the history, opened to be corrected. */

@@ -7,6 +7,10 @@ export interface BalanceMark {
 }
 
 const STEPS = 1000;
+/** A side of so many per cent holds no words. */
+const NARROW = 28;
+/** What a letter of the words above takes of the bar, per cent. */
+const LETTER = 1.2;
 
 /** Words of the bar: what is left of the handle, what is right of it, and what lies beyond the good range. */
 export interface BalanceWords {
@@ -32,16 +36,16 @@ export interface BalanceWords {
       @for (mark of marks(); track $index) {
         <span class="past" [style.left.%]="at(mark.moisture)" aria-hidden="true"></span>
       }
-      @if (pastWords(); as words) {
+      @if (shownPast(); as words) {
         <span class="words small soft" [style.left.%]="at(wordsAt())">{{ words }}</span>
       }
     </div>
     <div class="bar">
       <span class="water" [style.width.%]="at(value())"
-        ><span>{{ words().left }}</span></span
+        ><span>{{ crowd() === 'right' ? both() : crowd() === 'left' ? '' : words().left }}</span></span
       >
       <span class="dry"
-        ><span>{{ words().right }}</span></span
+        ><span>{{ crowd() === 'left' ? both() : crowd() === 'right' ? '' : words().right }}</span></span
       >
       <span class="handle" [style.left.%]="at(value())" aria-hidden="true"></span>
       <input
@@ -85,14 +89,25 @@ export class BalanceBar {
   readonly marks = input<readonly BalanceMark[]>([]);
 
   protected readonly steps = STEPS;
+  /** Where one side grows too narrow for its words, the other takes both. */
+  protected readonly crowd = computed(() =>
+    this.at(this.value()) > 100 - NARROW ? 'right' : this.at(this.value()) < NARROW ? 'left' : 'none',
+  );
+  protected readonly both = computed(() => `${this.words().left} · ${this.words().right}`);
   protected readonly wordsAt = computed(() => Math.max(this.value(), ...this.marks().map((m) => m.moisture)));
-  protected readonly pastWords = computed(() => {
+  private readonly pastWords = computed(() => {
     const shown = this.marks().map((m) => formatNumber(m.moisture * 100, 1));
     return shown.length === 0
       ? ''
       : shown.length === 1
         ? `last weighed ${shown[0]} %`
         : `last two weighed ${shown.slice(-2).join(' and ')} %`;
+  });
+
+  /** Where they would run off the bar the marks alone stay. */
+  protected readonly shownPast = computed(() => {
+    const words = this.pastWords();
+    return this.at(this.wordsAt()) + words.length * LETTER > 100 ? '' : words;
   });
 
   protected drag(box: HTMLInputElement): void {

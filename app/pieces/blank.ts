@@ -1,12 +1,16 @@
+import { CdkListbox, CdkOption } from '@angular/cdk/listbox';
+import { CdkConnectedOverlay, CdkOverlayOrigin } from '@angular/cdk/overlay';
 import {
   ChangeDetectionStrategy,
   Component,
+  ElementRef,
   computed,
   effect,
   input,
   model,
   output,
   signal,
+  viewChild,
 } from '@angular/core';
 import { parseIn } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
@@ -84,21 +88,81 @@ export class BlankNumber {
   }
 }
 
-/** A word of a sentence that is one of a few. */
+/** A word of a sentence that is one of a few. It wraps with the sentence, as a select of Material's cannot. */
 @Component({
   selector: 'nw-blank-choice',
+  imports: [CdkConnectedOverlay, CdkListbox, CdkOption, CdkOverlayOrigin],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<span class="blank"
-    ><select #box [attr.aria-label]="name()" (change)="value.set(box.value)">
-      @for (option of options(); track option.value) {
-        <option [value]="option.value" [selected]="option.value === value()">{{ option.words }}</option>
-      }
-    </select></span
-  >`,
+  template: `<button
+      #origin="cdkOverlayOrigin"
+      #word
+      cdkOverlayOrigin
+      type="button"
+      class="blank"
+      role="combobox"
+      aria-haspopup="listbox"
+      [attr.aria-expanded]="isOpen()"
+      [attr.aria-controls]="isOpen() ? id : null"
+      [attr.aria-label]="name()"
+      (click)="isOpen.set(true)"
+      (keydown.arrowdown)="$event.preventDefault(); isOpen.set(true)"
+      [textContent]="words()"
+    ></button
+    ><ng-template
+      cdkConnectedOverlay
+      cdkConnectedOverlayHasBackdrop
+      cdkConnectedOverlayUsePopover="inline"
+      cdkConnectedOverlayBackdropClass="cdk-overlay-transparent-backdrop"
+      [cdkConnectedOverlayOrigin]="origin"
+      [cdkConnectedOverlayOpen]="isOpen()"
+      (backdropClick)="close()"
+      (overlayKeydown)="$event.key === 'Escape' || $event.key === 'Tab' ? close() : null"
+      (attach)="take()"
+      ><ul
+        #list
+        class="choices"
+        cdkListbox
+        [id]="id"
+        [attr.aria-label]="name()"
+        [cdkListboxValue]="[value()]"
+        (cdkListboxValueChange)="choose($event.value)"
+      >
+        @for (option of options(); track option.value) {
+          <li [cdkOption]="option.value">{{ option.words }}</li>
+        }
+      </ul></ng-template
+    >`,
   styleUrl: './blank.scss',
 })
 export class BlankChoice {
+  private static made = 0;
+
   readonly name = input.required<string>();
   readonly value = model.required<string>();
   readonly options = input.required<readonly { readonly value: string; readonly words: string }[]>();
+
+  protected readonly id = `nw-blank-${BlankChoice.made++}`;
+  protected readonly isOpen = signal(false);
+  protected readonly words = computed(
+    () => this.options().find((o) => o.value === this.value())?.words ?? '…',
+  );
+  private readonly word = viewChild.required<string, ElementRef<HTMLElement>>('word', { read: ElementRef });
+  private readonly list = viewChild('list', { read: CdkListbox });
+
+  protected take(): void {
+    setTimeout(() => this.list()?.focus());
+  }
+
+  /** A press on what is chosen already takes nothing away. */
+  protected choose([value]: readonly unknown[]): void {
+    if (typeof value === 'string') {
+      this.value.set(value);
+    }
+    this.close();
+  }
+
+  protected close(): void {
+    this.isOpen.set(false);
+    this.word().nativeElement.focus();
+  }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Fate, VesselView } from '../../core/index';
 import { Journal } from '../data/journal/journal';
 import { FATE_WORDS } from '../data/words/words';
@@ -47,13 +48,16 @@ const FATES: Readonly<Record<Exclude<Phase, 'gone'>, readonly Fate[]>> = {
 /** Asks what became of a vessel and notes it: there is an end for every vessel in every phase. */
 @Component({
   selector: 'nw-fate-list',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="small">What became of it?</p>
     <ul>
       @for (fate of fates(); track fate.id) {
         <li>
-          <button type="button" class="deed trouble" (click)="note(fate.id)">{{ fate.words }}</button>
+          <button type="button" matButton="outlined" class="deed trouble" (click)="note(fate.id)">
+            {{ fate.words }}
+          </button>
         </li>
       }
     </ul>

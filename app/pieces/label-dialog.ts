@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { format } from 'date-fns';
 import { labelContent, type BatchView } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
@@ -8,27 +11,18 @@ import { HouseStore } from '../data/store/house-store';
 import { WHICH_HOUSE } from '../data/store/which-house';
 import { LABEL_SHEETS } from '../workers/label-sheets';
 import { LabelsWorker } from '../workers/labels-client';
+import { ChoiceField, type Choice } from './form/choice-field';
 
 /** Labels for the vessels of a batch, as a PDF. Print them before the work, so that nothing leaves unnamed. */
 @Component({
   selector: 'nw-label-dialog',
-  imports: [MatDialogContent, MatDialogTitle],
+  imports: [ChoiceField, MatButton, MatCheckbox, MatDialogContent, MatDialogTitle, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Labels for {{ batch.code }}</h2>
     <mat-dialog-content>
-      <label class="named"
-        >Paper
-        <select #paper class="field" (change)="sheetId.set(paper.value)">
-          @for (sheet of sheets; track sheet.id) {
-            <option [value]="sheet.id">{{ sheet.words }}</option>
-          }
-        </select>
-      </label>
-      <label class="check"
-        ><input type="checkbox" #hand (change)="byHand.set(hand.checked)" /> to write on by hand, without
-        QR</label
-      >
+      <nw-choice-field name="Paper" [control]="form.controls.sheet" [options]="sheets" />
+      <mat-checkbox [formControl]="form.controls.byHand">to write on by hand, without QR</mat-checkbox>
       <p class="soft">
         {{ batch.vessels.length }} labels: code, species, date, source, formula and a QR that opens the vessel
         on this machine.
@@ -36,7 +30,7 @@ import { LabelsWorker } from '../workers/labels-client';
       @if (problem(); as words) {
         <p class="error" role="alert">{{ words }}</p>
       }
-      <button type="button" class="deed main" [disabled]="busy()" (click)="save()">
+      <button type="button" matButton="elevated" class="deed" [disabled]="busy()" (click)="save()">
         {{ busy() ? 'Drawing …' : 'Save the PDF' }}
       </button>
     </mat-dialog-content>
@@ -46,17 +40,6 @@ import { LabelsWorker } from '../workers/labels-client';
       display: grid;
       gap: 16px;
     }
-    .check {
-      display: flex;
-      gap: 10px;
-      align-items: center;
-      min-height: 44px;
-    }
-    input {
-      width: 24px;
-      height: 24px;
-      accent-color: var(--rim);
-    }
   `,
 })
 export class LabelDialog {
@@ -64,9 +47,11 @@ export class LabelDialog {
   private readonly store = inject(HouseStore);
   private readonly worker = inject(LabelsWorker);
   private readonly which = inject(WHICH_HOUSE);
-  protected readonly sheets = LABEL_SHEETS;
-  protected readonly sheetId = signal(LABEL_SHEETS[0]!.id);
-  protected readonly byHand = signal(false);
+  protected readonly sheets: readonly Choice[] = LABEL_SHEETS.map(({ id, words }) => ({ value: id, words }));
+  protected readonly form = new FormGroup({
+    sheet: new FormControl(LABEL_SHEETS[0]!.id, { nonNullable: true }),
+    byHand: new FormControl(false, { nonNullable: true }),
+  });
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
 
@@ -83,9 +68,10 @@ export class LabelDialog {
           formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy'),
         });
       });
-      const sheet = LABEL_SHEETS.find((s) => s.id === this.sheetId()) ?? LABEL_SHEETS[0]!;
+      const { sheet: wanted, byHand } = this.form.getRawValue();
+      const sheet = LABEL_SHEETS.find((s) => s.id === wanted) ?? LABEL_SHEETS[0]!;
       download(
-        await this.worker.draw(labels, sheet, this.byHand()),
+        await this.worker.draw(labels, sheet, byHand),
         `labels-${this.batch.code}.pdf`,
         'application/pdf',
       );

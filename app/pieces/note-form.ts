@@ -1,6 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { FormControl } from '@angular/forms';
 import type { BatchId, CookId } from '../../core/index';
 import { Journal, type Said } from '../data/journal/journal';
+import { valueOf } from './form/form-state';
+import { TextField } from './form/text-field';
 
 /** What a note is about. */
 export type NoteSubject =
@@ -12,21 +16,14 @@ export type NoteSubject =
 /** A remark on a batch, a cook, a culture or a day. */
 @Component({
   selector: 'nw-note-form',
+  imports: [MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); save()">
-      <label class="named"
-        >{{ label() }}
-        <textarea
-          #note
-          class="field"
-          rows="2"
-          maxlength="2000"
-          [value]="text()"
-          (input)="text.set(note.value)"
-        ></textarea>
-      </label>
-      <button type="submit" class="deed quiet" [disabled]="text().trim() === ''">Save the note</button>
+      <nw-text-field [name]="label()" [rows]="2" [longest]="2000" [control]="note" />
+      <button type="submit" matButton="outlined" class="deed quiet" [disabled]="text().trim() === ''">
+        Save the note
+      </button>
     </form>
   `,
   styles: `
@@ -44,12 +41,13 @@ export class NoteForm {
   readonly label = input('Note');
 
   private readonly journal = inject(Journal);
-  protected readonly text = signal('');
+  protected readonly note = new FormControl('', { nonNullable: true });
+  protected readonly text = valueOf(this.note);
 
   protected async save(): Promise<void> {
     const said = { ...this.about(), note: this.text().trim() } as Said;
     if (await this.journal.say(said)) {
-      this.text.set('');
+      this.note.reset();
     }
   }
 }

@@ -83,11 +83,18 @@ describe('a blank in the sentence', () => {
       { value: 'b', words: 'two thirds' },
     ];
     const { fixture, host } = await render(BlankChoice, { name: 'Fill', value: 'b', options });
-    const box = host.querySelector('select')!;
-    expect(box.selectedOptions[0]!.textContent.trim()).toBe('two thirds');
-    box.value = 'a';
-    box.dispatchEvent(new Event('change'));
+    const box = host.querySelector<HTMLElement>('[role=combobox]')!;
+    expect(box.textContent).toBe('two thirds');
+    expect(box.getAttribute('aria-label')).toBe('Fill');
+    box.click();
+    await fixture.whenStable();
+    [...document.querySelectorAll<HTMLElement>('[role=option]')]
+      .find((o) => o.textContent === 'half')!
+      .click();
+    await fixture.whenStable();
     expect(fixture.componentInstance.value()).toBe('a');
+    expect(document.querySelector('[role=listbox]')).toBeNull();
+    expect(box.textContent).toBe('half');
   });
 });
 

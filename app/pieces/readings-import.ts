@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { formatNumber, type Channel, type Subject } from '../../core/index';
 import { Stopped } from '../data/journal/stopped';
 import { ReadingsFiles } from '../data/work/readings-file';
@@ -7,6 +9,7 @@ import { messageOf } from '../data/words/message-of';
 /** Takes a logger's file: says how far it is, can be stopped, and keeps all of it or nothing. */
 @Component({
   selector: 'nw-readings-import',
+  imports: [MatButton, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label class="file-picker deed quiet" [class.waiting]="share() !== undefined"
@@ -21,8 +24,10 @@ import { messageOf } from '../data/words/message-of';
     <p class="soft" [id]="id">{{ label() }}</p>
     @if (share() !== undefined) {
       <p class="doing">
-        <progress max="100" [value]="percent()" aria-label="Bringing it in"></progress>
-        <button type="button" class="deed quiet" (click)="stopped.set(true)">Stop</button>
+        <mat-progress-bar [value]="percent()" aria-label="Bringing it in" />
+        <button type="button" matButton="outlined" class="deed quiet" (click)="stopped.set(true)">
+          Stop
+        </button>
       </p>
     }
     <p class="soft small" role="status">{{ done() }}</p>
@@ -45,7 +50,7 @@ import { messageOf } from '../data/words/message-of';
       align-items: center;
       gap: 12px;
     }
-    progress {
+    mat-progress-bar {
       flex: 1;
       height: 14px;
       accent-color: var(--gill);

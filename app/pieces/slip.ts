@@ -10,6 +10,7 @@ import {
   output,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 
 /**
  * The frame of a slip that opens beside a number: its title, Close, and the focus, which moves in, and back to what opened
@@ -17,12 +18,13 @@ import {
  */
 @Component({
   selector: 'nw-slip',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card needs" [attr.aria-labelledby]="id">
       <header>
         <h2 [id]="id">{{ title() }}</h2>
-        <button #close type="button" class="word" (click)="closed.emit()">Close</button>
+        <button #close type="button" matButton class="word" (click)="closed.emit()">Close</button>
       </header>
       <ng-content />
     </section>
@@ -52,7 +54,9 @@ export class Slip {
   readonly closed = output();
 
   protected readonly id = `nw-slip-${Slip.made++}`;
-  private readonly close = viewChild.required<ElementRef<HTMLButtonElement>>('close');
+  private readonly close = viewChild.required<string, ElementRef<HTMLButtonElement>>('close', {
+    read: ElementRef,
+  });
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

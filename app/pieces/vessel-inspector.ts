@@ -10,8 +10,10 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
+import { FormControl } from '@angular/forms';
 import { format } from 'date-fns';
 import {
   DAY_MS,
@@ -35,13 +37,15 @@ import { Keys } from '../data/devices/keys';
 import { FateList } from './fate-list';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
+import { valueOf } from './form/form-state';
+import { TextField } from './form/text-field';
 
 const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 
 /** One vessel, large: seven levels to press, or trouble to name. */
 @Component({
   selector: 'nw-vessel-inspector',
-  imports: [FateList, MatIcon, Plaque, RouterLink, VesselGlyph],
+  imports: [FateList, MatButton, MatIcon, Plaque, RouterLink, TextField, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessel-inspector.html',
   styleUrl: './vessel-inspector.scss',
@@ -61,7 +65,8 @@ export class VesselInspector {
   protected readonly levels = LEVELS;
   protected readonly kinds = Contaminant.options.map((kind) => ({ kind, ...CONTAMINANT_WORDS[kind] }));
   protected readonly suspecting = signal(false);
-  protected readonly noteText = signal('');
+  protected readonly note = new FormControl('', { nonNullable: true });
+  protected readonly noteText = valueOf(this.note);
   protected readonly problem = signal('');
   protected readonly pictures = signal<readonly string[]>([]);
   private readonly photo = signal<Photo | undefined>(undefined);
@@ -138,7 +143,7 @@ export class VesselInspector {
       untracked(() => {
         this.suspecting.set(false);
         this.ending.set(false);
-        this.noteText.set('');
+        this.note.reset();
         this.photo.set(undefined);
         this.problem.set('');
       });
@@ -220,7 +225,7 @@ export class VesselInspector {
       photo,
     );
     if (saved) {
-      this.noteText.set('');
+      this.note.reset();
       this.photo.set(undefined);
       if (photo !== undefined) {
         this.pictures.set([

@@ -1,12 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { Router } from '@angular/router';
+import { FormControl } from '@angular/forms';
 import MiniSearch from 'minisearch';
 import type { House } from '../../core/index';
 import { HouseStore } from '../data/store/house-store';
 import { openedIn } from '../data/views/opened';
 import { placeOf } from '../data/views/place-of';
 import { PLACES } from '../data/views/places';
+import { valueOf } from '../pieces/form/form-state';
+import { TextField } from '../pieces/form/text-field';
 
 interface Hit {
   readonly id: string;
@@ -24,27 +28,21 @@ const MOST_HITS = 8;
 /** Anything by its code or by a word of its name. */
 @Component({
   selector: 'nw-find',
-  imports: [MatDialogContent, MatDialogTitle],
+  imports: [MatButton, MatDialogContent, MatDialogTitle, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
-      <label class="named"
-        >A code or a word
-        <input
-          #box
-          class="field"
-          autocomplete="off"
-          maxlength="60"
-          (input)="text.set(box.value)"
-          (keydown.enter)="open(hits()[0])"
-        />
-      </label>
+      <form (submit)="$event.preventDefault(); open(hits()[0])">
+        <nw-text-field name="A code or a word" [longest]="60" [control]="wanted" />
+      </form>
       <ul aria-live="polite">
         @for (hit of hits(); track hit.id) {
           <li>
-            <button type="button" (click)="open(hit)">
-              <strong>{{ hit.code }}</strong> {{ hit.words }} <span class="soft">{{ placeName(hit) }}</span>
+            <button type="button" matButton class="whole" (click)="open(hit)">
+              <span class="columns">
+                <strong>{{ hit.code }}</strong> {{ hit.words }} <span class="soft">{{ placeName(hit) }}</span>
+              </span>
             </button>
           </li>
         } @empty {
@@ -59,21 +57,14 @@ const MOST_HITS = 8;
     ul {
       margin-top: 8px;
     }
-    button {
+    .columns {
       display: flex;
       gap: 12px;
-      width: 100%;
       min-height: 48px;
       align-items: center;
-      border: 0;
       border-bottom: 1px solid var(--line);
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-align: left;
-      cursor: pointer;
     }
-    button span {
+    .columns .soft {
       margin-left: auto;
     }
   `,
@@ -82,7 +73,8 @@ export class Find {
   private readonly store = inject(HouseStore);
   private readonly router = inject(Router);
   private readonly dialog = inject<MatDialogRef<Find>>(MatDialogRef);
-  protected readonly text = signal('');
+  protected readonly wanted = new FormControl('', { nonNullable: true });
+  protected readonly text = valueOf(this.wanted);
   private readonly index = computed(() => {
     const house = this.store.house();
     return house && indexOf(house);

@@ -7,8 +7,7 @@ import {
   inject,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { MatDialog } from '@angular/material/dialog';
-import { MatIcon } from '@angular/material/icon';
+import { MatButton } from '@angular/material/button';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
 import { endOfDay, format, startOfDay } from 'date-fns';
@@ -28,12 +27,13 @@ import { Emblem } from '../pieces/emblem';
 import { Keys } from '../data/devices/keys';
 import { PLACES } from '../data/views/places';
 import { Today } from './today';
+import { Dialogs } from '../pieces/dialogs';
 
 /** The rim, the places, the Today line, and the place that is open. */
 @Component({
   selector: 'nw-frame',
   host: { '[class.in-work]': 'inWork()' },
-  imports: [Emblem, MatIcon, RouterLink, RouterLinkActive, RouterOutlet, Today],
+  imports: [Emblem, MatButton, RouterLink, RouterLinkActive, RouterOutlet, Today],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './frame.html',
   styleUrl: './frame.scss',
@@ -43,7 +43,7 @@ export class Frame {
   protected readonly notices = inject(Notices);
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
   private readonly router = inject(Router);
   private readonly keys = inject(Keys);
   private readonly journal = inject(Journal);
@@ -131,8 +131,7 @@ export class Frame {
   }
 
   protected async find(): Promise<void> {
-    const { Find } = await import('./find');
-    this.dialog.open(Find, { position: { top: '72px' } });
+    await this.dialogs.open(() => import('./find').then((m) => m.Find), { position: { top: '72px' } });
   }
 
   protected letGo(notice: Notice): void {
@@ -149,7 +148,6 @@ export class Frame {
   }
 
   private async showKeys(): Promise<void> {
-    const { KeyList } = await import('./key-list');
-    this.dialog.open(KeyList);
+    await this.dialogs.open(() => import('./key-list').then((m) => m.KeyList));
   }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { HouseStore } from '../data/store/house-store';
@@ -12,7 +13,7 @@ import { Plaque } from '../pieces/plaque';
  */
 @Component({
   selector: 'nw-open-code',
-  imports: [Plaque, RouterLink],
+  imports: [MatButton, Plaque, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (choices().length > 1) {
@@ -22,7 +23,11 @@ import { Plaque } from '../pieces/plaque';
         <ul>
           @for (choice of choices(); track choice.code) {
             <li>
-              <a class="deed quiet" [routerLink]="choice.path" [queryParams]="choice.query"
+              <a
+                matButton="outlined"
+                class="deed quiet"
+                [routerLink]="choice.path"
+                [queryParams]="choice.query"
                 ><nw-plaque [code]="choice.code" /> {{ choice.words }}</a
               >
             </li>

@@ -1,17 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterOutlet } from '@angular/router';
 import { HouseStore } from '../data/store/house-store';
 import { Night } from '../data/devices/night';
 
 @Component({
   selector: 'nw-root',
-  imports: [RouterOutlet],
+  imports: [MatButton, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.status(); as status) {
       @if (status.kind === 'failed') {
         <p class="failed error" role="alert">
-          {{ status.words }} <button type="button" class="word" (click)="reload()">Reload</button>
+          {{ status.words }} <button type="button" matButton class="word" (click)="reload()">Reload</button>
         </p>
       }
     }

@@ -10,7 +10,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { endOfDay } from 'date-fns';
@@ -21,12 +21,13 @@ import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
 import { entryWords, shortTime } from '../data/words/words';
 import { PLACES } from '../data/views/places';
+import { Dialogs } from '../pieces/dialogs';
 
 /** What is due, in whole words, and the last entry with its undo. */
 @Component({
   selector: 'nw-today',
   host: { role: 'region', 'aria-label': 'Today' },
-  imports: [MatIcon, RouterLink],
+  imports: [MatButton, MatIcon, MatIconButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
   styleUrl: './today.scss',
@@ -39,7 +40,7 @@ export class Today {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
   private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
 
   /** How many items fit without cutting a word; measured after each render. */
@@ -102,14 +103,16 @@ export class Today {
     if (last !== undefined) {
       // A correction is corrected at the entry that it speaks of.
       const entryId = isCorrection(last) ? last.entryId : last.id;
-      const { CorrectEntry } = await import('../pieces/history/correct-entry');
-      this.dialog.open(CorrectEntry, { data: { entryId } });
+      await this.dialogs.open(() => import('../pieces/history/correct-entry').then((m) => m.CorrectEntry), {
+        data: { entryId },
+      });
     }
   }
 
   protected async openDay(): Promise<void> {
-    const { Day } = await import('./day');
-    this.dialog.open(Day, { data: { due: this.due(), late: this.late() } });
+    await this.dialogs.open(() => import('./day').then((m) => m.Day), {
+      data: { due: this.due(), late: this.late() },
+    });
   }
 
   private when(item: WordedDue): string {

@@ -1,5 +1,7 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { HOUSE_DB } from '../data/store/database';
 import { HouseStore } from '../data/store/house-store';
 import { Time } from '../data/clock/time';
@@ -15,6 +17,11 @@ export interface Rendered<T> {
   has(words: string | RegExp): boolean;
   press(words: string | RegExp): Promise<void>;
   type(box: string, text: string): Promise<void>;
+  /** The field, choice or blank of this name: the beginning of it is enough. */
+  field(name: string): HTMLElement;
+  fill(name: string, text: string): Promise<void>;
+  /** Takes the option that says these words, in the choice of this name. */
+  choose(name: string, words: string): Promise<void>;
   /** Chooses a file, as from the disk. */
   give(file: File): Promise<void>;
   set(input: string, value: unknown): Promise<void>;
@@ -43,10 +50,28 @@ export async function render<T>(
       await rendered.settle();
     },
     async type(selector, text) {
-      const box = host.querySelector<HTMLInputElement>(selector)!;
-      box.value = text;
-      box.dispatchEvent(new Event('input', { bubbles: true }));
-      box.dispatchEvent(new Event('change', { bubbles: true }));
+      await enter(host.querySelector<HTMLInputElement>(selector)!, text);
+      await rendered.settle();
+    },
+    field: (name) => named(host, name),
+    async fill(name, text) {
+      await enter(named(host, name) as HTMLInputElement, text);
+      await rendered.settle();
+    },
+    async choose(name, words) {
+      const box = named(host, name);
+      if (box.tagName === 'MAT-SELECT') {
+        const loader = TestbedHarnessEnvironment.loader(fixture);
+        const select = await loader.getHarness(MatSelectHarness.with({ selector: `#${box.id}` }));
+        await select.clickOptions({ text: words });
+      } else {
+        box.click();
+        if (box instanceof HTMLInputElement) {
+          await enter(box, words);
+        }
+        await fixture.whenStable();
+        optionSaying(words).click();
+      }
       await rendered.settle();
     },
     async give(file) {
@@ -97,8 +122,47 @@ async function caughtUp(): Promise<void> {
   TestBed.inject(Time).touch();
 }
 
+/** Types as a person does: the change is told when the field is left. */
+async function enter(box: HTMLInputElement, text: string): Promise<void> {
+  box.dispatchEvent(new Event('focusin', { bubbles: true }));
+  box.value = text;
+  box.dispatchEvent(new Event('input', { bubbles: true }));
+  box.dispatchEvent(new Event('change', { bubbles: true }));
+  await Promise.resolve();
+}
+
+function named(host: HTMLElement, name: string): HTMLElement {
+  const boxes = [...host.querySelectorAll<HTMLElement>('input, textarea, mat-select, [role=combobox]')];
+  const found = boxes.find((box) => nameOf(host, box).startsWith(name));
+  if (found === undefined) {
+    throw new Error(
+      `No field is called ${name}. There are: ${boxes.map((b) => nameOf(host, b)).join(' | ')}`,
+    );
+  }
+  return found;
+}
+
+function nameOf(host: HTMLElement, box: HTMLElement): string {
+  // A choice is named by its label, and then by what is chosen.
+  const by = (box.getAttribute('aria-labelledby') ?? '').trim().split(' ')[0] ?? '';
+  const label = host.querySelector(by === '' ? `label[for="${box.id}"]` : `[id="${by}"]`);
+  return spaced(box.getAttribute('aria-label') ?? label?.textContent ?? '');
+}
+
+/** Of the list that is open over the page. */
+function optionSaying(words: string): HTMLElement {
+  const options = [...document.querySelectorAll<HTMLElement>('[role=option]')];
+  const found = options.find((option) => spaced(option.textContent) === words);
+  if (found === undefined) {
+    throw new Error(
+      `No option says ${words}. There are: ${options.map((o) => spaced(o.textContent)).join(' | ')}`,
+    );
+  }
+  return found;
+}
+
 function find(host: HTMLElement, words: string | RegExp): HTMLElement | undefined {
-  const all = [...host.querySelectorAll<HTMLElement>('button, a, label.file')];
+  const all = [...host.querySelectorAll<HTMLElement>('button, a, label.file, [role=button]')];
   return all.find((el) => {
     const shown = `${spaced(el.textContent)} ${el.getAttribute('aria-label') ?? ''}`;
     return typeof words === 'string' ? shown.includes(words) : words.test(shown);

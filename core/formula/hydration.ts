@@ -6,8 +6,10 @@ import { MINUTE_MS } from '../base/time.js';
 /** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
 export interface HydrationPlan {
   readonly step: HydrationStep;
-  /** The word on the button. */
+  /** The word on the button, pressed when it is so. */
   readonly deed: string;
+  /** What is to be done before that, where the button says that it was done. */
+  readonly task?: string;
   /** What goes on until the next step, for the clock. Absent for steps that take no waiting. */
   readonly during?: string;
   readonly minutes?: { readonly usual: number; readonly least: number; readonly most: number };
@@ -62,11 +64,13 @@ const drain = (usual: number, least: number, most: number, hint: string): Hydrat
 const DRY_ENOUGH: HydrationPlan = {
   step: 'dryEnough',
   deed: 'Dry enough',
+  task: 'Let it dry',
   hint: 'A handful on tissue for 5 seconds: no wet spot, plump, few burst.',
 };
 const IN_JARS: HydrationPlan = {
   step: 'fill',
   deed: 'In the jars',
+  task: 'Fill the jars',
   hint: 'Stir in the gypsum, fill, wipe the rims, lids on.',
 };
 const SIEVE = 'Spread it in the sieve and let the steam dry it. Toss now and then.';
@@ -127,6 +131,7 @@ export const SCHOOLS: readonly School[] = [
 const BULK_MIX: HydrationPlan = {
   step: 'mix',
   deed: 'Mixed',
+  task: 'Mix it',
   during: 'taking up water',
   minutes: minutes(30, 15, 120),
   hint: 'What is thirsty and water first; when it has fallen apart, the supplement last and in stages.',
@@ -135,11 +140,13 @@ const BULK_MIX: HydrationPlan = {
 const IN_BAGS: HydrationPlan = {
   step: 'fill',
   deed: 'In the bags',
+  task: 'Fill the bags',
   hint: 'Squeeze hard: a few drops. Fill, wipe the neck, filter out of the wet, fold loosely.',
 };
 const IN_BOTTLES: HydrationPlan = {
   step: 'fill',
   deed: 'In the bottles',
+  task: 'Fill the bottles',
   hint: 'Half full at most, lids loose or foil crimped loosely.',
   caution: BOTTLES,
 };
@@ -202,6 +209,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
     {
       step: 'fill',
       deed: 'In the jars',
+      task: 'Fill the jars',
       hint: 'Rinse if it is dusty and drain dry. Grain, gypsum, then the measured water into each jar; lids on. Shake when it has cooled.',
     },
   ],
@@ -231,6 +239,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
     {
       step: 'strain',
       deed: 'Strained',
+      task: 'Strain it',
       hint: 'Measure it and say how much is left: the amounts follow.',
       caution: HOT,
     },
@@ -244,6 +253,7 @@ const PASTEURIZE: readonly HydrationPlan[] = [
   {
     step: 'pasteurize',
     deed: 'Middle is at 65 °C',
+    task: 'Warm it through',
     during: 'pasteurizing at 65 to 80 °C',
     minutes: minutes(90, 60, 120),
     hint: 'Water at 65 to 80 °C over it. It counts from when the middle is hot: put a thermometer there.',
@@ -252,6 +262,7 @@ const PASTEURIZE: readonly HydrationPlan[] = [
   {
     step: 'cooled',
     deed: 'Cool to the middle',
+    task: 'Drain and cool it',
     hint: 'Drain until it only drips, below 30 °C inside, a few drops from a hard squeeze. Into clean vessels; then to the Box.',
   },
 ];
@@ -324,7 +335,7 @@ export function stepsOf(batch: {
   const steps = formula === undefined ? [] : hydrationSteps(formula.hydration, plan?.treatment);
   return steps.map((step) => {
     if (step.step === 'fill' && vessel !== undefined) {
-      return { ...step, deed: `In the ${FILLED[vessel.kind]}` };
+      return { ...step, deed: `In the ${FILLED[vessel.kind]}`, task: `Fill the ${FILLED[vessel.kind]}` };
     }
     const usual = plan?.stepMinutes?.[step.step];
     return usual === undefined || step.minutes === undefined

@@ -1,6 +1,11 @@
 export { chamberAir, measuredAir, sealedCold, steamBesideAir, vesselAir } from './air.js';
 export { atmosphericPressure } from './atmosphere.js';
 export { chamberTemperature, gaugePressureFor, type ChamberInput } from './chamber.js';
-export { pressureMeanings, type PressureKind, type PressureMeaning } from './pressure-meaning.js';
+export {
+  pressureMeanings,
+  requirePrintedPressure,
+  type PressureKind,
+  type PressureMeaning,
+} from './pressure-meaning.js';
 export { saturationPressure, saturationTemperature } from './saturation.js';
 export { waterBudget, waterLostMl, type WaterBudget } from './water-budget.js';

@@ -1,3 +1,5 @@
+import { CoreError } from '../base/errors.js';
+import type { FieldRef } from '../base/refusals.js';
 import { convert } from '../quantity/convert.js';
 import { chamberTemperature } from './chamber.js';
 
@@ -37,4 +39,29 @@ export function pressureMeanings(
   };
   const kinds: readonly PressureKind[] = said === undefined ? ['gauge', 'absolute'] : [said];
   return kinds.flatMap((kind) => meaning(kind) ?? []);
+}
+
+/**
+ * The same for a pressure that must be one: a number outside what is built is refused in the unit in which it was typed.
+ *
+ * @throws CoreError `out-of-range`
+ */
+export function requirePrintedPressure(
+  value: number,
+  unit: 'psi' | 'kPa' | 'bar',
+  atmosphereKPa: number,
+  field: FieldRef,
+): readonly PressureMeaning[] {
+  const found = pressureMeanings(value, unit, atmosphereKPa);
+  if (found.length === 0) {
+    const limit = (kPa: number) => Math.round(convert(kPa, 'kPa', unit) * 10) / 10;
+    throw new CoreError('out-of-range', {
+      field,
+      value,
+      min: limit(LEAST_GAUGE_KPA),
+      max: limit(MOST_GAUGE_KPA),
+      unit: ` ${unit}`,
+    });
+  }
+  return found;
 }

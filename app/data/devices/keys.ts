@@ -56,6 +56,8 @@ export class Keys {
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    target.closest('input, select, textarea, [contenteditable], mat-dialog-container') !== null
+    target.closest(
+      'input, textarea, [contenteditable], [role=combobox], [role=listbox], [role=menu], mat-dialog-container',
+    ) !== null
   );
 }

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
+import { FormControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import {
@@ -17,6 +19,11 @@ import { Journal, type Said } from '../../data/journal/journal';
 import { messageOf } from '../../data/words/message-of';
 import { entryWords } from '../../data/words/words';
 import { valueFieldsOf } from './value-fields';
+import { checkedBy, typed } from '../form/checked-by';
+import { ChoiceField } from '../form/choice-field';
+import { DateField } from '../form/date-field';
+import { isSound, shownControl } from '../form/form-state';
+import { TextField } from '../form/text-field';
 
 const STEPS_MIN = [1, 2, 5] as const;
 const MOST_NAMED = 12;
@@ -24,7 +31,7 @@ const MOST_NAMED = 12;
 /** One entry of the record: another time, another value, or struck; and what would follow from that. */
 @Component({
   selector: 'nw-correct-entry',
-  imports: [MatDialogContent, MatDialogTitle],
+  imports: [ChoiceField, DateField, MatButton, MatDialogContent, MatDialogTitle, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './correct-entry.html',
   styleUrl: './correct-entry.scss',
@@ -33,12 +40,12 @@ export class CorrectEntry {
   private readonly entryId = inject<{ readonly entryId: EntryId }>(MAT_DIALOG_DATA).entryId;
   private readonly journal = inject(Journal);
   private readonly store = inject(HouseStore);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly dialog = inject<MatDialogRef<CorrectEntry>>(MatDialogRef);
 
   protected readonly steps = STEPS_MIN;
   protected readonly problem = signal('');
   protected readonly busy = signal(false);
-  protected readonly typed = signal<Readonly<Record<string, string>>>({});
   /** Entries that would become impossible, in words, once striking was asked for. */
   protected readonly follows = signal<readonly { readonly id: EntryId; readonly words: string }[]>([]);
 
@@ -69,49 +76,46 @@ export class CorrectEntry {
   protected readonly time = computed(() =>
     Number.isNaN(this.atMs()) ? '' : format(this.atMs(), 'd MMM yyyy HH:mm:ss'),
   );
-  protected readonly typedDefault = computed(() =>
-    Number.isNaN(this.atMs()) ? '' : format(this.atMs(), "yyyy-MM-dd'T'HH:mm"),
-  );
+  protected readonly when = shownControl<Date | null>(null, () => this.stood());
+  private readonly stood = computed(() => (Number.isNaN(this.atMs()) ? null : new Date(this.atMs())));
   protected readonly fields = computed(() => {
     const [house, fact] = [this.store.house(), this.stands()];
-    return house && fact ? valueFieldsOf(fact, house) : [];
+    return house && fact
+      ? valueFieldsOf(fact, house).map((field) => ({
+          ...field,
+          control: new FormControl(field.shown, {
+            nonNullable: true,
+            validators: checkedBy(() => typed(field.read)),
+          }),
+        }))
+      : [];
   });
-
-  protected shown(field: { readonly field: string; readonly shown: string }): string {
-    return this.typed()[field.field] ?? field.shown;
-  }
-
-  protected note(field: string, text: string): void {
-    this.typed.update((all) => ({ ...all, [field]: text }));
-  }
 
   protected shift(minutes: number): Promise<void> {
     return this.retime(this.atMs() - minutes * MINUTE_MS);
   }
 
-  protected type(text: string): Promise<void> {
-    const ms = new Date(text).getTime();
-    if (Number.isNaN(ms)) {
+  protected async type(): Promise<void> {
+    const { value } = this.when;
+    if (value === null || !isSound(this.when, this.host)) {
       this.problem.set('When must be a date and a time. Nothing was changed.');
-      return Promise.resolve();
+      return;
     }
-    return this.retime(ms);
+    await this.retime(value.getTime());
   }
 
   protected async keepValues(): Promise<void> {
     const fact = this.stands();
-    if (fact === undefined) {
+    if (fact === undefined || this.fields().some(({ control }) => !isSound(control, this.host))) {
+      return;
+    }
+    const changed = this.fields().filter(({ control, shown }) => control.value !== shown);
+    if (changed.length === 0) {
+      this.problem.set('Nothing was typed that is new.');
       return;
     }
     try {
-      const changed = this.fields().filter(
-        (f) => this.typed()[f.field] !== undefined && this.typed()[f.field] !== f.shown,
-      );
-      const fields = Object.fromEntries(changed.map((f) => [f.field, f.read(this.typed()[f.field] ?? '')]));
-      if (changed.length === 0) {
-        this.problem.set('Nothing was typed that is new.');
-        return;
-      }
+      const fields = Object.fromEntries(changed.map((f) => [f.field, f.read(f.control.value)]));
       const values = nullsOf(fields);
       this.refuseUnreadable(fact, values);
       await this.keep([{ kind: 'revalued', entryId: this.entryId, fields: values }]);

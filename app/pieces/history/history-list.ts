@@ -1,29 +1,39 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
 import { MINUTE_MS, historyOf, type HistoryLine, type HistorySubject } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { handWords } from '../../data/words/hand-words';
 import { Time } from '../../data/clock/time';
 import { entryWords, shortTime } from '../../data/words/words';
+import { Dialogs } from '../dialogs';
 
 /** What was noted of a vessel, a batch, a cook or a day: what, when, by which device, corrected how. */
 @Component({
   selector: 'nw-history-list',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol>
       @for (line of lines(); track line.id) {
         <li [class.gone]="line.gone">
-          <button type="button" (click)="correct(line.id)" [attr.aria-label]="'Correct: ' + line.words">
-            <span class="when soft">{{ line.when }}</span>
-            <span class="words"
-              >{{ line.words }}
-              @if (line.was; as was) {
-                <span class="soft small">{{ was }}</span>
-              }
+          <button
+            type="button"
+            matButton
+            class="whole"
+            (click)="correct(line.id)"
+            [attr.aria-label]="'Correct: ' + line.words"
+          >
+            <span class="columns">
+              <span class="when soft">{{ line.when }}</span>
+              <span class="words"
+                >{{ line.words }}
+                @if (line.was; as was) {
+                  <span class="soft small">{{ was }}</span>
+                }
+              </span>
+              <span class="hand soft small">{{ line.hand }}</span>
             </span>
-            <span class="hand soft small">{{ line.hand }}</span>
           </button>
         </li>
       } @empty {
@@ -40,20 +50,13 @@ import { entryWords, shortTime } from '../../data/words/words';
     li {
       border-top: 1px solid var(--line);
     }
-    button {
+    .columns {
       display: grid;
-      width: 100%;
       min-height: 56px;
       grid-template-columns: 7.2em 1fr auto;
       align-items: center;
       gap: 4px 14px;
       padding: 6px 0;
-      border: 0;
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-align: left;
-      cursor: pointer;
     }
     .words {
       overflow-wrap: anywhere;
@@ -73,7 +76,7 @@ import { entryWords, shortTime } from '../../data/words/words';
       padding: 14px 0;
     }
     @media (max-width: 520px) {
-      button {
+      .columns {
         grid-template-columns: 1fr auto;
       }
       .words {
@@ -88,7 +91,7 @@ export class HistoryList {
 
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
 
   private readonly minuteMs = this.time.minute;
   protected readonly lines = computed(() => {
@@ -107,8 +110,9 @@ export class HistoryList {
   });
 
   protected async correct(entryId: string): Promise<void> {
-    const { CorrectEntry } = await import('./correct-entry');
-    this.dialog.open(CorrectEntry, { data: { entryId } });
+    await this.dialogs.open(() => import('./correct-entry').then((m) => m.CorrectEntry), {
+      data: { entryId },
+    });
   }
 }
 

@@ -1,6 +1,6 @@
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { TestBed } from '@angular/core/testing';
-import type { EntryId, EntryKind } from '../../../core/index';
+import { isCulture, type EntryId, type EntryKind } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
@@ -44,7 +44,7 @@ describe('an entry of the record', () => {
   it('refuses what is no date and changes nothing', async () => {
     const count = await setup.db.rows('entries').count();
     const { dialog } = await correct('cookStep');
-    await dialog.type('input[type=datetime-local]', '');
+    await dialog.fill('or type it', 'yesterday');
     await dialog.press('It was then');
     expect(dialog.text()).toContain('When must be a date and a time. Nothing was changed.');
     expect(await setup.db.rows('entries').count()).toBe(count);
@@ -52,7 +52,7 @@ describe('an entry of the record', () => {
 
   it('gets another value: a harvest that was typed wrongly', async () => {
     const { fact, dialog } = await correct('harvested');
-    await dialog.type('input[inputmode=decimal]', '123');
+    await dialog.fill('Mass', '123');
     await dialog.press('Keep this instead');
     expect(standing(fact.id)).toEqual(
       jasmine.objectContaining({ massG: 123, notedAt: fact.notedAt }) as never,
@@ -62,17 +62,21 @@ describe('an entry of the record', () => {
 
   it('gets another source: the wrong culture was named', async () => {
     const { fact, dialog } = await correct('inoculated');
-    const select = dialog.host.querySelector('select')!;
-    const other = [...select.options].find((o) => o.value !== select.value)!;
-    await dialog.type('select', other.value);
+    const [was, unit] = fact.kind === 'inoculated' ? [fact.sourceVesselIds[0], fact.doseUnit] : [];
+    const other = [...setup.house().vesselById.values()].find(
+      (v) =>
+        v.vessel.id !== was && v.remainingUnit === unit && (unit === 'g' || isCulture(v)) && v.remaining > 0,
+    )!;
+    const words = [other.code, other.species?.name, other.isolate?.name].filter(Boolean).join(' ');
+    await dialog.choose('From', words);
     await dialog.press('Keep this instead');
     const now = standing(fact.id)!;
-    expect(now.kind === 'inoculated' && now.sourceVesselIds[0]).toBe(other.value as never);
+    expect(now.kind === 'inoculated' && now.sourceVesselIds[0]).toBe(other.vessel.id);
   });
 
   it('keeps its value when what was typed cannot be true of it', async () => {
     const { fact, dialog } = await correct('harvested');
-    await dialog.type('input[inputmode=decimal]', '-5');
+    await dialog.fill('Mass', '-5');
     await dialog.press('Keep this instead');
     expect(dialog.text()).toContain('That value cannot be true of this entry. Nothing was changed.');
     expect(standing(fact.id)).toEqual(fact);
@@ -107,7 +111,7 @@ describe('an entry of the record', () => {
 
   it('stands in the history with what was corrected', async () => {
     const { fact, dialog } = await correct('harvested');
-    await dialog.type('input[inputmode=decimal]', '99');
+    await dialog.fill('Mass', '99');
     await dialog.press('Keep this instead');
     const [vessel] = fact.kind === 'harvested' ? fact.vesselIds : [];
     const list = await render(HistoryList, { subject: { kind: 'vessel', id: vessel } });

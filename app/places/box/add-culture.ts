@@ -1,67 +1,53 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CoreError, MOST_LINE_LETTERS, parseWithin, requireText, type Isolate } from '../../../core/index';
-import { messageOf } from '../../data/words/message-of';
+import type { Isolate } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
+import { checkedBy, typedLine, typedNumber } from '../../pieces/form/checked-by';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { isSound, valueOf } from '../../pieces/form/form-state';
+import { PickField } from '../../pieces/form/pick-field';
+import { TextField } from '../../pieces/form/text-field';
+
+const ISOLATE = typedLine({ label: 'Isolate' });
+/** Where the vessel is not known, which cannot be chosen. */
+const MOST_ML = 1000;
 
 /** A culture that comes into the house: what it is, in what, how much. */
 @Component({
   selector: 'nw-add-culture',
-  imports: [MatDialogContent, MatDialogTitle],
+  imports: [ChoiceField, MatButton, MatDialogContent, MatDialogTitle, PickField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Add a culture</h2>
     <mat-dialog-content>
       <form (submit)="$event.preventDefault(); save()">
-        <label class="named"
-          >Species
-          <select #kind class="field" (change)="speciesId.set(kind.value)">
-            @for (species of species(); track species.id) {
-              <option [value]="species.id" [selected]="species.id === speciesId()">
-                {{ species.name }} ({{ species.latin }})
-              </option>
-            }
-          </select>
-        </label>
-        <label class="named"
-          >Isolate, as its keeper calls it
-          <input
-            #isolate
-            class="field"
-            maxlength="80"
-            autocomplete="off"
-            [value]="isolateName()"
-            (input)="isolateName.set(isolate.value)"
-          />
-        </label>
-        <label class="named"
-          >In a
-          <select #vessel class="field" (change)="chooseVessel(vessel.value)">
-            @for (type of vessels(); track type.id) {
-              <option [value]="type.id" [selected]="type.id === vesselId()">{{ type.name }}</option>
-            }
-          </select>
-        </label>
-        <label class="named"
-          >Millilitres in each
-          <input
-            #volume
-            class="field"
-            inputmode="decimal"
-            maxlength="12"
-            autocomplete="off"
-            [value]="volumeText()"
-            (input)="volumeText.set(volume.value)"
-          />
-        </label>
+        <nw-pick-field
+          name="Species"
+          [options]="kinds()"
+          [value]="speciesId()"
+          (chosen)="speciesId.set($event)"
+        />
+        <nw-text-field
+          name="Isolate, as its keeper calls it"
+          [longest]="80"
+          [control]="form.controls.isolate"
+        />
+        <nw-choice-field name="In a" [control]="form.controls.vessel" [options]="containers()" />
+        <nw-text-field
+          keys="decimal"
+          name="Millilitres in each"
+          unit="ml"
+          [longest]="12"
+          [control]="form.controls.volume"
+        />
         <p class="soft">
           Follow the law where you live: some species and spores are controlled in some places.
         </p>
-        @if (problem(); as words) {
-          <p class="error" role="alert">{{ words }}</p>
-        }
-        <button type="submit" class="deed main">It is in the house</button>
+        <button type="submit" matButton="elevated" class="deed">It is in the house</button>
       </form>
     </mat-dialog-content>
   `,
@@ -76,48 +62,59 @@ export class AddCulture {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly dialog = inject<MatDialogRef<AddCulture>>(MatDialogRef);
-  protected readonly species = computed(() => this.store.house()?.records.species ?? []);
-  protected readonly vessels = computed(() =>
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  protected readonly kinds = computed<readonly Choice[]>(() =>
+    (this.store.house()?.records.species ?? []).map(({ id, name, latin }) => ({
+      value: id,
+      words: `${name} (${latin})`,
+    })),
+  );
+  private readonly vessels = computed(() =>
     (this.store.house()?.records.vesselTypes ?? []).filter(
       (v) => v.id.startsWith('culture-') && v.kind !== 'dish',
     ),
   );
+  protected readonly containers = computed<readonly Choice[]>(() =>
+    this.vessels().map(({ id, name }) => ({ value: id, words: name })),
+  );
   protected readonly speciesId = signal('black-poplar');
-  protected readonly isolateName = signal('');
-  protected readonly vesselId = signal('culture-syringe');
-  protected readonly volumeText = signal('10');
-  protected readonly problem = signal('');
+  private readonly held = new FormControl('culture-syringe', { nonNullable: true });
+  private readonly heldId = valueOf(this.held);
+  private readonly vessel = computed(() => this.vessels().find((v) => v.id === this.heldId()));
+  private readonly volumeRule = computed(() =>
+    typedNumber({
+      field: { label: 'Millilitres' },
+      min: 0.5,
+      max: this.vessel()?.capacityMl ?? MOST_ML,
+      unit: ' ml',
+    }),
+  );
+  protected readonly form = new FormGroup({
+    isolate: new FormControl('', { nonNullable: true, validators: checkedBy(() => ISOLATE) }),
+    vessel: this.held,
+    volume: new FormControl('10', { nonNullable: true, validators: checkedBy(() => this.volumeRule()) }),
+  });
 
-  protected chooseVessel(id: string): void {
-    this.vesselId.set(id);
-    this.volumeText.set(id === 'culture-jar' ? '300' : '10');
+  constructor() {
+    this.held.valueChanges.pipe(takeUntilDestroyed()).subscribe((id) => {
+      this.form.controls.volume.setValue(id === 'culture-jar' ? '300' : '10');
+    });
   }
 
   protected async save(): Promise<void> {
-    try {
-      const vessel = this.vessels().find((v) => v.id === this.vesselId());
-      const name = requireText(this.isolateName(), { label: 'Isolate' }, MOST_LINE_LETTERS);
-      if (vessel === undefined) {
-        throw new CoreError('not-found', { what: 'definition', id: this.vesselId() });
-      }
-      const contentsMl = parseWithin(this.volumeText(), {
-        field: { label: 'Millilitres' },
-        min: 0.5,
-        max: vessel.capacityMl,
-        unit: ' ml',
-      });
-      if (
-        await this.journal.receiveCulture({
-          vessel,
-          isolate: this.isolateNamed(name),
-          contentsMl,
-          count: 1,
-        })
-      ) {
-        this.dialog.close();
-      }
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+    const vessel = this.vessel();
+    if (!isSound(this.form, this.host) || vessel === undefined) {
+      return;
+    }
+    const { isolate, volume } = this.form.getRawValue();
+    const received = await this.journal.receiveCulture({
+      vessel,
+      isolate: this.isolateNamed(ISOLATE.parse(isolate)),
+      contentsMl: this.volumeRule().parse(volume),
+      count: 1,
+    });
+    if (received) {
+      this.dialog.close();
     }
   }
 

@@ -7,6 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { formatNumber, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
@@ -36,7 +37,7 @@ const NOT_DONE = new Set([
 /** One vessel a screen, for gloved hands: one knuckle, one deed. */
 @Component({
   selector: 'nw-box-work',
-  imports: [Plaque, RouterLink, VesselGlyph],
+  imports: [MatButton, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './box-work.html',
   styleUrl: './box-work.scss',

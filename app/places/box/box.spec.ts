@@ -62,19 +62,19 @@ describe('the Box', () => {
     });
 
     it('takes a reading and moves the hour, and refuses one that cannot be', async () => {
-      await box.type('#reading', '999');
+      await box.fill('A thermometer on the glass', '999');
       await box.press('Note it');
       expect(box.text()).toContain('Reading must be between -20 and 150 °C');
-      await box.type('#reading', '26');
+      await box.fill('A thermometer on the glass', '26');
       await box.press('Note it');
       expect(box.text()).toContain('cool to the middle');
     });
 
     it('takes a reading in °F where that is written behind it', async () => {
-      await box.type('#reading', '2 lb');
+      await box.fill('A thermometer on the glass', '2 lb');
       await box.press('Note it');
       expect(box.text()).toContain('Reading must be in a unit of temperature, like °C. You gave lb.');
-      await box.type('#reading', '84 F');
+      await box.fill('A thermometer on the glass', '84 F');
       await box.press('Note it');
       const read = setup.house().facts.findLast((f) => f.kind === 'coreRead');
       expect(read?.celsius).toBeCloseTo(28.89, 2);
@@ -188,14 +188,9 @@ describe('adding a culture', () => {
     form = await render(AddCulture);
   });
   afterEach(() => setup.close());
-  const boxes = () => [...form.host.querySelectorAll('input')];
-
   async function fill(isolate: string, ml: string): Promise<void> {
-    for (const [i, text] of [isolate, ml].entries()) {
-      const box = boxes()[i]!;
-      box.value = text;
-      box.dispatchEvent(new Event('input'));
-    }
+    await form.fill('Isolate', isolate);
+    await form.fill('Millilitres', ml);
     await form.press('It is in the house');
   }
 
@@ -208,7 +203,7 @@ describe('adding a culture', () => {
     );
     await fill('KO-Sill', 'ten');
     expect(form.text()).toContain('Millilitres must be a number. You typed “ten”');
-    expect(boxes()[0]!.value).toBe('KO-Sill');
+    expect((form.field('Isolate') as HTMLInputElement).value).toBe('KO-Sill');
     expect(closed).toBe(0);
     expect(setup.house().batches).toEqual([]);
   });

@@ -9,13 +9,12 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
   fedBy,
   formatNumber,
-  parseWithin,
   type BatchView,
   type VesselView,
   EMPTY_HOUSE,
@@ -23,11 +22,10 @@ import {
   culturesInHand,
   requireDose,
   requireWithin,
-  type RangeRule,
   sourcesFor,
   usualDose,
 } from '../../../core/index';
-import { messageOf, problemOf } from '../../data/words/message-of';
+import { problemOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
@@ -38,15 +36,17 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { Keys } from '../../data/devices/keys';
 import { BoxWork } from './box-work';
+import { Dialogs } from '../../pieces/dialogs';
+import { AskNumber } from '../../pieces/form/ask-number';
 
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
-const READING_RULE: RangeRule = { field: { label: 'Reading' }, min: -20, max: 150, unit: ' °C' };
+const READING_RULE = { min: -20, max: 150 };
 
 /** What goes in, from what, how much, and the clean work itself. */
 @Component({
   selector: 'nw-box',
-  imports: [BlankNumber, BoxWork, Plaque, RouterLink, VesselGlyph],
+  imports: [AskNumber, BlankNumber, BoxWork, MatButton, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './box.html',
   styleUrl: './box.scss',
@@ -61,7 +61,7 @@ export class Box {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
   private readonly router = inject(Router);
 
   protected readonly waiting = computed(() => {
@@ -96,8 +96,7 @@ export class Box {
   protected readonly count = signal(0);
   protected readonly doseEach = signal(0);
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
-  protected readonly readingText = signal('');
-  protected readonly readingProblem = signal('');
+  protected readonly reading = READING_RULE;
   protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
   protected readonly settle = computed(() => {
     const read = this.store
@@ -136,7 +135,7 @@ export class Box {
       }
     });
     const remove = inject(Keys).add([
-      { key: 'p', words: 'Print labels', act: () => this.labels(this.chosen()?.view) },
+      { key: 'p', words: 'Print labels', act: () => void this.labels(this.chosen()?.view) },
       { key: 'n', words: 'Add a culture', act: () => void this.addCulture() },
     ]);
     inject(DestroyRef).onDestroy(remove);
@@ -208,32 +207,22 @@ export class Box {
     void this.journal.say({ kind: 'cautionRead', caution: 'airSettled' });
   }
 
-  protected labels(view: BatchView | undefined): void {
+  protected async labels(view: BatchView | undefined): Promise<void> {
     if (view !== undefined) {
-      void import('../../pieces/label-dialog').then(({ LabelDialog }) =>
-        this.dialog.open(LabelDialog, { data: view }),
-      );
+      await this.dialogs.open(() => import('../../pieces/label-dialog').then((m) => m.LabelDialog), {
+        data: view,
+      });
     }
   }
 
   protected async addCulture(): Promise<void> {
-    const { AddCulture } = await import('./add-culture');
-    this.dialog.open(AddCulture);
+    await this.dialogs.open(() => import('./add-culture').then((m) => m.AddCulture));
   }
 
-  protected async read(): Promise<void> {
+  protected readonly read = async (celsius: number): Promise<boolean> => {
     const cook = this.chosen()?.cook;
-    try {
-      const celsius = parseWithin(this.readingText(), READING_RULE);
-      this.readingProblem.set('');
-      if (
-        cook !== undefined &&
-        (await this.journal.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
-      ) {
-        this.readingText.set('');
-      }
-    } catch (error) {
-      this.readingProblem.set(`${messageOf(error)} Nothing was changed.`);
-    }
-  }
+    return (
+      cook !== undefined && (await this.journal.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
+    );
+  };
 }

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl, FormGroup } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   auditFormula,
@@ -11,13 +13,16 @@ import {
   vesselsFor,
   type Audit,
   type AuditLine,
-  type Material,
   type Treatment,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { amountWords } from '../../data/words/words';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { valueOf } from '../../pieces/form/form-state';
+import { PickField } from '../../pieces/form/pick-field';
+import { TextField } from '../../pieces/form/text-field';
 
 const EXAMPLE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water';
 const STAGE_WORDS = {
@@ -30,7 +35,7 @@ const STAGE_WORDS = {
 /** Any recipe, as it was found, turned into what it really is. Nothing is guessed: an unknown word is asked about. */
 @Component({
   selector: 'nw-check-recipe',
-  imports: [RouterLink],
+  imports: [ChoiceField, MatButton, PickField, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './check-recipe.html',
   styleUrls: ['./desk-page.scss', './check-recipe.scss'],
@@ -41,31 +46,47 @@ export class CheckRecipe {
   private readonly router = inject(Router);
 
   protected readonly example = EXAMPLE;
-  protected readonly text = signal('');
-  protected readonly answers = signal<Readonly<Record<string, string>>>({});
-  protected readonly treatment = signal<Treatment | ''>('');
-  protected readonly vesselId = signal('');
-  protected readonly countText = signal('1');
-  protected readonly partsAre = signal<'mass' | 'volume'>('mass');
-  protected readonly name = signal('');
+  protected readonly treatments: readonly Choice<Treatment | ''>[] = [
+    { value: '', words: 'not said' },
+    { value: 'sterilize', words: 'sterilized' },
+    { value: 'pasteurize', words: 'pasteurized' },
+  ];
+  protected readonly bases: readonly Choice<'mass' | 'volume'>[] = [
+    { value: 'mass', words: 'by mass' },
+    { value: 'volume', words: 'by volume' },
+  ];
+  protected readonly form = new FormGroup({
+    text: new FormControl('', { nonNullable: true }),
+    vessel: new FormControl('', { nonNullable: true }),
+    count: new FormControl('1', { nonNullable: true }),
+    treatment: new FormControl<Treatment | ''>('', { nonNullable: true }),
+    partsAre: new FormControl<'mass' | 'volume'>('mass', { nonNullable: true }),
+  });
+  protected readonly asked = valueOf(this.form);
+  protected readonly name = new FormControl('', { nonNullable: true });
+  private readonly answers = signal<Readonly<Record<string, string>>>({});
   protected readonly saveProblem = signal('');
 
   private readonly materials = computed(() => this.store.house()?.records.materials ?? []);
-  protected readonly materialOptions = computed(() =>
-    [...this.materials()].sort((a, b) => a.name.localeCompare(b.name)),
-  );
+  private readonly everyMaterial = computed<readonly Choice[]>(() => [
+    { value: 'water', words: 'Water' },
+    ...this.materials()
+      .map(({ id, name }) => ({ value: id, words: name }))
+      .sort((a, b) => a.words.localeCompare(b.words)),
+  ]);
   private readonly answer = computed<Audit | { readonly problem: string } | undefined>(() => {
-    if (this.text().trim() === '') {
+    const { text, vessel: vesselId, count, treatment, partsAre } = this.asked();
+    if (text.trim() === '') {
       return undefined;
     }
-    const vessel = (this.store.house()?.records.vesselTypes ?? []).find((v) => v.id === this.vesselId());
+    const vessel = (this.store.house()?.records.vesselTypes ?? []).find((v) => v.id === vesselId);
     try {
-      return auditFormula(this.text(), {
+      return auditFormula(text, {
         materials: this.materials(),
         answers: this.answers(),
-        partsAre: this.partsAre(),
-        ...(this.treatment() !== '' && { treatment: this.treatment() as Treatment }),
-        ...(vessel && { vessel, count: parseNumber(this.countText(), 'count') }),
+        partsAre,
+        ...(treatment !== '' && { treatment }),
+        ...(vessel && { vessel, count: parseNumber(count, 'count') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -79,9 +100,12 @@ export class CheckRecipe {
     const answer = this.answer();
     return answer !== undefined && 'lines' in answer ? answer : undefined;
   });
-  protected readonly vessels = computed(() =>
-    vesselsFor(this.audit()?.stage ?? 'bulk', this.store.house()?.records.vesselTypes ?? []),
-  );
+  protected readonly vessels = computed<readonly Choice[]>(() => [
+    { value: '', words: 'not said' },
+    ...vesselsFor(this.audit()?.stage ?? 'bulk', this.store.house()?.records.vesselTypes ?? []).map(
+      ({ id, plural }) => ({ value: id, words: plural }),
+    ),
+  ]);
   protected readonly hasParts = computed(
     () => this.audit()?.lines.some((l) => l.amount.kind === 'parts') ?? false,
   );
@@ -134,17 +158,17 @@ export class CheckRecipe {
         : '';
   }
 
-  /** What an unknown word may mean; undefined where it is known. */
-  protected candidates(line: AuditLine): readonly Material[] | undefined {
-    return line.match?.kind === 'unknown' ? line.match.candidates : undefined;
+  /** What an unknown word may mean, the likeliest first; undefined where it is known. */
+  protected candidates(line: AuditLine): readonly Choice[] | undefined {
+    if (line.match?.kind !== 'unknown') {
+      return undefined;
+    }
+    const likely = line.match.candidates.map(({ id, name }) => ({ value: id, words: name }));
+    return [...likely, ...this.everyMaterial().filter((m) => likely.every((l) => l.value !== m.value))];
   }
 
   protected choose(line: AuditLine, id: string): void {
     this.answers.update((all) => ({ ...all, [phraseOf(line.what)]: id }));
-  }
-
-  protected setTreatment(value: string): void {
-    this.treatment.set(value === 'sterilize' || value === 'pasteurize' ? value : '');
   }
 
   protected async save(): Promise<void> {
@@ -156,7 +180,7 @@ export class CheckRecipe {
     try {
       const formula = formulaFromAudit(audit, {
         id,
-        name: this.name().trim() || 'My recipe',
+        name: this.name.value.trim() || 'My recipe',
         updatedAt: new Date().toISOString(),
       });
       this.saveProblem.set('');

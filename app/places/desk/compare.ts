@@ -17,6 +17,8 @@ import {
 import { HouseStore } from '../../data/store/house-store';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { keptChoice } from '../../pieces/form/form-state';
 
 /** What a kilogram of the finished medium holds, g. */
 interface Contents {
@@ -39,7 +41,7 @@ const MEASURES = [
 /** Two formulas side by side, by the kilogram; and the ways of hydrating a grain with what each is good and bad for. */
 @Component({
   selector: 'nw-compare',
-  imports: [Chart, RouterLink],
+  imports: [Chart, ChoiceField, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './compare.html',
   styleUrls: ['./desk-page.scss'],
@@ -76,7 +78,7 @@ export class Compare {
 
   protected readonly measures = MEASURES;
   private readonly records = computed(() => this.store.house()?.records);
-  protected readonly formulas = computed(() =>
+  private readonly formulas = computed(() =>
     [...(this.records()?.formulas ?? [])].sort(
       (x, y) => x.stage.localeCompare(y.stage) || x.name.localeCompare(y.name),
     ),
@@ -87,6 +89,23 @@ export class Compare {
     const alike = this.formulas().filter((f) => f.stage === first?.stage && f.id !== first.id);
     return this.find(this.b()) ?? alike[0] ?? first;
   });
+  protected readonly choices = computed<readonly Choice[]>(() =>
+    this.formulas().map(({ id, name }) => ({ value: id, words: name })),
+  );
+  protected readonly one = keptChoice(
+    '',
+    () => this.first()?.id,
+    (id) => {
+      this.pick('a', id);
+    },
+  );
+  protected readonly other = keptChoice(
+    '',
+    () => this.second()?.id,
+    (id) => {
+      this.pick('b', id);
+    },
+  );
   protected readonly contents = computed(() =>
     [this.first(), this.second()].flatMap((f) => (f === undefined ? [] : [this.contentsOf(f)])),
   );
@@ -168,7 +187,7 @@ export class Compare {
     });
   });
 
-  protected pick(which: 'a' | 'b', id: string): void {
+  private pick(which: 'a' | 'b', id: string): void {
     void this.router.navigate([], { queryParams: { [which]: id }, queryParamsHandling: 'merge' });
   }
 

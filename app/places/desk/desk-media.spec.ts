@@ -14,12 +14,6 @@ describe('the Desk, for every medium', () => {
   const weighed = () =>
     [...desk.host.querySelectorAll('td.mass')].map((td) => td.textContent.replace(/\s/g, ''));
   const blank = (name: string) => `input[aria-label="${name}"]`;
-  const choose = async (name: string, value: string) => {
-    const box = desk.host.querySelector<HTMLSelectElement>(`select[aria-label="${name}"]`)!;
-    box.value = value;
-    box.dispatchEvent(new Event('change'));
-    await desk.settle();
-  };
   const open = async (group: RegExp, formula: string) => {
     await desk.press(group);
     await desk.press(formula);
@@ -57,9 +51,9 @@ describe('the Desk, for every medium', () => {
     await desk.type(blank('Simmer'), '20');
     await desk.press('Close');
     expect(desk.text()).toContain('Soak 14 h, simmer 20 min');
-    await choose('Way of hydrating', 'measured-jar');
+    await desk.choose('Way of hydrating', 'measured water in the jar');
     expect(desk.text()).toMatch(/In each jar ?\d+\.\d g wheat, \d\.\d g gypsum, \d+\.\d g water\./);
-    await choose('Way of hydrating', 'cold-soak');
+    await desk.choose('Way of hydrating', 'cold soak');
     expect(desk.text()).toContain('Soak 16 h');
   });
 
@@ -87,9 +81,9 @@ describe('the Desk, for every medium', () => {
 
   it('takes straw into a tub and shows what it weighs', async () => {
     await open(/^Bulk/, 'Straw');
-    await choose('Vessels', 'tub-12');
+    await desk.choose('Vessels', '12 l tubs');
     expect(desk.text()).toMatch(/7\.2 ?l/);
-    expect(desk.host.querySelector('select[aria-label="Fill"]')).not.toBeNull();
+    expect(desk.host.querySelector('[role=combobox][aria-label="Fill"]')).not.toBeNull();
   });
 
   it('puts the kitchen first with one press, and remembers it', async () => {

@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { BreakpointObserver } from '@angular/cdk/layout';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import {
@@ -77,6 +78,7 @@ const NO_WATER: WaterWords = { name: '', how: '', measure: '', after: '' };
     BlockDrawing,
     FormulaList,
     JarDrawing,
+    MatButton,
     Plaque,
     ReasonSlip,
     RouterLink,

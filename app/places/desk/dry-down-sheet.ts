@@ -5,12 +5,16 @@ import {
   effect,
   input,
   output,
-  signal,
   untracked,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormArray, FormControl, FormGroup } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
 import { dryDown, formatNumber, parseIn, type Figure, type Material } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
+import { valueOf } from '../../pieces/form/form-state';
+import { TextField } from '../../pieces/form/text-field';
 
 /** Drying wanders by about this much, from memory; the range of a measured lot. */
 const MEASURED_WITHIN = 0.01;
@@ -19,6 +23,7 @@ const MOST_WEIGHINGS = 8;
 /** Measures the moisture of one's own lot: wet mass, then dry masses until nothing more goes. */
 @Component({
   selector: 'nw-dry-down-sheet',
+  imports: [MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './dry-down-sheet.html',
   styleUrls: ['./desk-page.scss'],
@@ -28,20 +33,24 @@ export class DryDownSheet {
   /** A measured moisture, or undefined to go back to the default. */
   readonly measured = output<Figure | undefined>();
 
-  protected readonly dishText = signal('');
-  protected readonly wetText = signal('');
-  protected readonly dryTexts = signal<readonly string[]>(['']);
+  protected readonly form = new FormGroup({
+    dish: new FormControl('', { nonNullable: true }),
+    wet: new FormControl('', { nonNullable: true }),
+    dry: new FormArray([weighing()]),
+  });
+  private readonly typed = valueOf(this.form);
 
   private readonly answer = computed(() => {
-    const dry = this.dryTexts().filter((t) => t.trim() !== '');
-    if (this.wetText().trim() === '' || dry.length === 0) {
+    const { dish, wet, dry } = this.typed();
+    const weighed = dry.filter(isTyped);
+    if (!isTyped(wet) || weighed.length === 0) {
       return undefined;
     }
     try {
       return dryDown({
-        wetG: parseIn(this.wetText(), 'wetMass', 'g'),
-        dryG: dry.map((t, i) => parseIn(t, { field: 'dryMass', of: i + 1 }, 'g')),
-        ...(this.dishText().trim() !== '' && { dishG: parseIn(this.dishText(), 'dish', 'g') }),
+        wetG: parseIn(wet, 'wetMass', 'g'),
+        dryG: weighed.map((t, i) => parseIn(t, { field: 'dryMass', of: i + 1 }, 'g')),
+        ...(isTyped(dish) && { dishG: parseIn(dish, 'dish', 'g') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -61,18 +70,16 @@ export class DryDownSheet {
     effect(() => {
       id();
       untracked(() => {
-        this.dishText.set('');
-        this.wetText.set('');
-        this.dryTexts.set(['']);
+        this.form.controls.dry.clear();
+        this.form.controls.dry.push(weighing());
+        this.form.reset();
       });
     });
-  }
-
-  protected setDry(index: number, text: string): void {
-    this.dryTexts.update((all) => {
-      const next = all.map((t, i) => (i === index ? text : t));
-      const isFull = next.every((t) => t.trim() !== '');
-      return isFull && next.length < MOST_WEIGHINGS ? [...next, ''] : next;
+    // Another weighing is asked for when the last one is there.
+    this.form.controls.dry.valueChanges.pipe(takeUntilDestroyed()).subscribe((texts) => {
+      if (texts.every(isTyped) && texts.length < MOST_WEIGHINGS) {
+        this.form.controls.dry.push(weighing());
+      }
     });
   }
 
@@ -92,4 +99,12 @@ export class DryDownSheet {
       });
     }
   }
+}
+
+function weighing(): FormControl<string> {
+  return new FormControl('', { nonNullable: true });
+}
+
+function isTyped(text: string): boolean {
+  return text.trim() !== '';
 }

@@ -8,6 +8,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { FormArray, FormControl, FormGroup } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   MOST_LINE_LETTERS,
@@ -30,21 +32,20 @@ import {
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
+import type { Choice } from '../../pieces/form/choice-field';
+import { valueOf } from '../../pieces/form/form-state';
+import { PickField } from '../../pieces/form/pick-field';
+import { TextField } from '../../pieces/form/text-field';
 
 const MOST_PARTS = 30;
 const OWN = 'your own formula';
 /** Before a stage, in the address: a formula from scratch. */
 const NEW = 'new-';
 
-interface PartText {
-  readonly materialId: string;
-  readonly share: string;
-}
-
 /** A formula of one's own: a copy that is changed, or one's own changed again. What ships stays as it is. */
 @Component({
   selector: 'nw-edit-formula',
-  imports: [RouterLink],
+  imports: [MatButton, PickField, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './edit-formula.html',
   styleUrls: ['./desk-page.scss', './edit-formula.scss'],
@@ -68,13 +69,19 @@ export class EditFormula {
   });
   /** Its own are changed in place; what ships is copied. */
   protected readonly isOwn = computed(() => [OWN, RECIPE_SOURCE].includes(this.base()?.source ?? ''));
-  protected readonly materials = computed(() =>
+  private readonly materials = computed(() =>
     [...(this.records()?.materials ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
   );
 
-  protected readonly name = signal('');
-  protected readonly parts = signal<readonly PartText[]>([]);
-  protected readonly target = signal('');
+  protected readonly materialChoices = computed<readonly Choice[]>(() =>
+    this.materials().map(({ id, name }) => ({ value: id, words: name })),
+  );
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true }),
+    parts: new FormArray<ReturnType<typeof partOf>>([]),
+    moisture: new FormControl('', { nonNullable: true }),
+  });
+  private readonly texts = valueOf(this.form);
   protected readonly saveProblem = signal('');
 
   protected readonly isDissolved = computed(() => this.base()?.basis === 'perLiter');
@@ -88,7 +95,7 @@ export class EditFormula {
   /** The formula as typed, or why it is none. */
   private readonly typed = computed<Formula | { readonly problem: string } | undefined>(() => {
     const base = this.base();
-    if (base === undefined || this.parts().length === 0) {
+    if (base === undefined || this.texts().parts.length === 0) {
       return undefined;
     }
     try {
@@ -120,31 +127,20 @@ export class EditFormula {
   constructor() {
     effect(() => {
       const base = this.base();
-      if (base !== undefined && untracked(this.parts).length === 0) {
-        this.name.set(this.isOwn() || this.isNew() ? base.name : `${base.name}, mine`.slice(0, 80));
-        this.parts.set(
-          base.parts.map((p) => ({
-            materialId: p.materialId,
-            share: String(Number((p.share * this.shownTimes(base)).toPrecision(6))),
-          })),
-        );
-        this.target.set(
-          base.basis === 'perLiter' ? '' : String(Number((base.targetMoisture.value * 100).toPrecision(4))),
-        );
+      if (base !== undefined && this.form.controls.parts.length === 0) {
+        untracked(() => {
+          this.begin(base);
+        });
       }
     });
   }
 
-  protected setPart(index: number, change: Partial<PartText>): void {
-    this.parts.update((all) => all.map((p, i) => (i === index ? { ...p, ...change } : p)));
-  }
-
   protected addPart(): void {
-    this.parts.update((all) => [...all, { materialId: this.materials()[0]?.id ?? '', share: '1' }]);
+    this.form.controls.parts.push(partOf(this.materials()[0]?.id ?? '', '1'));
   }
 
   protected removePart(index: number): void {
-    this.parts.update((all) => all.filter((_, i) => i !== index));
+    this.form.controls.parts.removeAt(index);
   }
 
   protected readonly comesTo = computed(() => {
@@ -184,13 +180,26 @@ export class EditFormula {
     }
   }
 
+  private begin(base: Formula): void {
+    const { name, parts, moisture } = this.form.controls;
+    for (const part of base.parts) {
+      const share = String(Number((part.share * this.shownTimes(base)).toPrecision(6)));
+      parts.push(partOf(part.materialId, share));
+    }
+    name.setValue(this.isOwn() || this.isNew() ? base.name : `${base.name}, mine`.slice(0, 80));
+    moisture.setValue(
+      base.basis === 'perLiter' ? '' : String(Number((base.targetMoisture.value * 100).toPrecision(4))),
+    );
+  }
+
   private shownTimes(formula: Formula): number {
     return formula.basis === 'perLiter' ? 1 : 100;
   }
 
   private read(base: Formula): Formula {
-    const name = requireText(this.name(), { label: 'Name' }, MOST_LINE_LETTERS);
-    const parts = this.parts().map(({ materialId, share }, i) => {
+    const texts = this.texts();
+    const name = requireText(texts.name, { label: 'Name' }, MOST_LINE_LETTERS);
+    const parts = texts.parts.map(({ materialId, share }, i) => {
       const material = this.materials().find((m) => m.id === materialId);
       const field = { label: `${material?.name ?? 'Ingredient'}, amount` };
       const value = parseWithin(share, { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
@@ -203,7 +212,7 @@ export class EditFormula {
         lead.materialId === base.strengthOf ? (base.strength.value * lead.share) / was : lead.share;
       return { ...base, name, parts, strengthOf: lead.materialId, strength: around(value, base.strength) };
     }
-    const moisture = requireWithin(parseIn(this.target(), 'moisture', '%') / 100, MOISTURE_RULE);
+    const moisture = requireWithin(parseIn(texts.moisture, 'moisture', '%') / 100, MOISTURE_RULE);
     return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
   }
 }
@@ -214,6 +223,13 @@ function fromScratch(stage: string, formulas: readonly Formula[]): Formula | und
   return (
     usual && { ...usual, name: 'My formula', parts: usual.parts.slice(-1), use: undefined, source: undefined }
   );
+}
+
+function partOf(materialId: string, share: string) {
+  return new FormGroup({
+    materialId: new FormControl(materialId, { nonNullable: true }),
+    share: new FormControl(share, { nonNullable: true }),
+  });
 }
 
 function around(value: number, was: Figure): Figure {

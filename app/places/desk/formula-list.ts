@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Stage } from '../../../core/index';
 import { DeskPlan } from './desk-plan';
@@ -13,7 +14,7 @@ const STAGES: readonly { stage: Stage; name: string }[] = [
 /** All formulas by medium, one medium open at a time, and the other sheets of the Desk. */
 @Component({
   selector: 'nw-formula-list',
-  imports: [RouterLink],
+  imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './formula-list.html',
   styleUrl: './formula-list.scss',

@@ -1,20 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { FormControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   formatNumber,
   moistureOf,
   newId,
-  parseWithin,
   stockLeftG,
   type Figure,
+  type Household,
   type Material,
-  type RangeRule,
 } from '../../../core/index';
-import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { amountWords } from '../../data/words/words';
 import { DryDownSheet } from './dry-down-sheet';
+import { checkedBy, typedLine } from '../../pieces/form/checked-by';
+import { shownControl, valueOf } from '../../pieces/form/form-state';
+import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
+import { TextField } from '../../pieces/form/text-field';
 
 const FAMILY_WORDS: Readonly<Record<string, string>> = {
   gel: 'Agar and gels',
@@ -33,6 +37,8 @@ const FAMILY_WORDS: Readonly<Record<string, string>> = {
 };
 const OWN = 'Your own figure';
 const MOST_PRICE = 10_000;
+const MOST_STOCK_G = 10_000_000;
+const NAME = typedLine({ label: 'Name' });
 
 /** A number of a material that can be typed over. */
 interface FigureField {
@@ -54,10 +60,18 @@ const FIGURES: readonly FigureField[] = [
   { key: 'fieldCapacity', words: 'Field capacity', unit: '%', times: 100, most: 95 },
 ];
 
+interface FigureRow {
+  readonly field: FigureField;
+  readonly value: string;
+  readonly range: string;
+  readonly source: string;
+  readonly kept: KeptNumber;
+}
+
 /** The shelf: what each ingredient is, what is known of it and from where, what it costs, and how much is left. */
 @Component({
   selector: 'nw-materials',
-  imports: [DryDownSheet, RouterLink],
+  imports: [DryDownSheet, KeptNumberField, MatButton, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './materials.html',
   styleUrls: ['./desk-page.scss', './materials.scss'],
@@ -70,12 +84,11 @@ export class Materials {
   private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
 
-  protected readonly figures = FIGURES;
-  protected readonly search = signal('');
-  protected readonly problems = signal<Readonly<Record<string, string>>>({});
+  protected readonly search = new FormControl('', { nonNullable: true });
+  private readonly wanted = valueOf(this.search);
   private readonly all = computed(() => this.store.house()?.records.materials ?? []);
   protected readonly groups = computed(() => {
-    const wanted = this.search().trim().toLowerCase();
+    const wanted = this.wanted().trim().toLowerCase();
     const found = this.all().filter((m) =>
       [m.name, ...(m.words ?? [])].some((w) => w.toLowerCase().includes(wanted)),
     );
@@ -103,28 +116,37 @@ export class Materials {
         : `${amountWords(leftG)} left`;
   });
   protected readonly currency = computed(() => this.store.household()?.currency ?? '');
-  protected readonly house = this.store.household;
-  protected readonly boughtKinds = [
+  private readonly boughtKinds = [
     { key: 'dish', words: 'A bought plate' },
     { key: 'syringe', words: 'A bought syringe' },
     { key: 'jar', words: 'A bought jar' },
     { key: 'block', words: 'A bought block' },
   ] as const;
 
-  protected figureOf(
-    material: Material,
-    field: FigureField,
-  ): { value: string; range: string; source: string } {
+  protected readonly rows = computed<readonly FigureRow[]>(() => {
+    const material = this.chosen();
+    return material === undefined ? [] : FIGURES.map((field) => this.rowOf(material, field));
+  });
+
+  private rowOf(material: Material, field: FigureField): FigureRow {
     const figure = material[field.key];
-    if (figure === undefined) {
-      return { value: '', range: 'not known', source: '' };
-    }
     const shown = (value: number) => String(Number((value * field.times).toPrecision(4)));
-    return {
-      value: shown(figure.value),
-      range: figure.low === figure.high ? '' : `${shown(figure.low)} to ${shown(figure.high)}`,
-      source: figure.source,
+    const value = figure === undefined ? '' : shown(figure.value);
+    const kept: KeptNumber = {
+      id: `figure-${material.id}-${field.key}`,
+      label: field.words,
+      unit: field.unit,
+      min: field.key === 'densityGPerL' ? 1 : 0,
+      max: field.most,
+      shown: value,
+      mayBeEmpty: field.key !== 'moisture',
+      keep: (typed) => this.keepFigure(material, field, typed),
     };
+    if (figure === undefined) {
+      return { field, value, range: 'not known', source: '', kept };
+    }
+    const range = figure.low === figure.high ? '' : `${shown(figure.low)} to ${shown(figure.high)}`;
+    return { field, value, range, source: figure.source, kept };
   }
 
   protected moistureWords(material: Material): string {
@@ -151,94 +173,102 @@ export class Materials {
     }
   }
 
-  protected async setFigure(material: Material, field: FigureField, text: string): Promise<void> {
-    await this.keep(field.key, async () => {
-      if (text.trim() === '' && field.key !== 'moisture') {
-        return this.settings.change('materials', material.id, { [field.key]: undefined });
-      }
-      const shown = parseWithin(text, {
-        field: { label: field.words },
-        min: field.key === 'densityGPerL' ? 1 : 0,
-        max: field.most,
-        unit: ` ${field.unit}`,
-      });
-      const value = shown / field.times;
-      const figure: Figure = {
-        value,
-        low: Math.min(value, material[field.key]?.low ?? value),
-        high: Math.max(value, material[field.key]?.high ?? value),
-        source: OWN,
-      };
-      return this.settings.change('materials', material.id, { [field.key]: figure });
-    });
-  }
-
-  protected async setPrice(material: Material, text: string): Promise<void> {
-    await this.keep('pricePerKg', async () => {
-      const pricePerKg = numberOrNothing(text, { field: 'price', min: 0, max: MOST_PRICE, unit: ' a kg' });
-      return this.settings.change('materials', material.id, { pricePerKg });
-    });
-  }
-
-  protected async setStock(material: Material, text: string): Promise<void> {
-    await this.keep('stock', async () => {
-      const massG = numberOrNothing(text, {
-        field: { label: 'On the shelf' },
+  protected readonly lotFields = computed<readonly KeptNumber[]>(() => {
+    const material = this.chosen();
+    if (material === undefined) {
+      return [];
+    }
+    const money = this.currency();
+    return [
+      {
+        id: `price-${material.id}`,
+        label: 'Price of a kg',
+        unit: money,
         min: 0,
-        max: 10_000_000,
-        unit: ' g',
-      });
-      return this.settings.change('materials', material.id, {
-        stock: massG === undefined ? undefined : { massG, countedAt: new Date().toISOString() },
-      });
-    });
+        max: MOST_PRICE,
+        shown: material.pricePerKg,
+        mayBeEmpty: true,
+        keep: (pricePerKg) => this.settings.change('materials', material.id, { pricePerKg }),
+      },
+      {
+        id: `stock-${material.id}`,
+        label: 'On the shelf',
+        unit: 'g',
+        min: 0,
+        max: MOST_STOCK_G,
+        shown: material.stock?.massG,
+        mayBeEmpty: true,
+        keep: (massG) =>
+          this.settings.change('materials', material.id, {
+            stock: massG === undefined ? undefined : { massG, countedAt: new Date().toISOString() },
+          }),
+      },
+    ];
+  });
+  /** What else a batch costs; the same for all materials. */
+  protected readonly priceFields = computed<readonly KeptNumber[]>(() => {
+    const house = this.store.household();
+    const price = { unit: this.currency(), min: 0, max: MOST_PRICE, mayBeEmpty: true };
+    return [
+      {
+        ...price,
+        id: 'price-cook',
+        label: 'A cook, gas or power',
+        shown: house?.cookPrice,
+        keep: (cookPrice) => this.changeHouse({ cookPrice }),
+      },
+      ...this.boughtKinds.map(({ key, words }): KeptNumber => ({
+        ...price,
+        id: `price-${key}`,
+        label: words,
+        shown: house?.boughtPrice?.[key],
+        keep: (value) => this.changeHouse({ boughtPrice: { ...house?.boughtPrice, [key]: value } }),
+      })),
+    ];
+  });
+  protected readonly name = shownControl('', () => this.chosen()?.name);
+  protected readonly lot = shownControl('', () => this.chosen()?.lot ?? '');
+  protected readonly money = shownControl('', this.currency);
+
+  constructor() {
+    this.name.addValidators(checkedBy(() => NAME));
   }
 
-  protected async setText(material: Material, key: 'lot' | 'name', text: string): Promise<void> {
-    await this.keep(key, async () => {
-      const line = text.trim().slice(0, 80);
-      return line === '' && key === 'name'
-        ? false
-        : this.settings.change('materials', material.id, { [key]: line === '' ? undefined : line });
-    });
+  protected setName(material: Material): void {
+    this.name.markAsPristine();
+    void this.settings.change('materials', material.id, { name: NAME.parse(this.name.value) });
   }
 
-  protected async setHouse(key: 'currency' | 'cookPrice', text: string): Promise<void> {
-    await this.keep(key, async () => {
-      const value =
-        key === 'currency'
-          ? text.trim().slice(0, 8)
-          : numberOrNothing(text, { field: { label: 'A cook costs' }, min: 0, max: MOST_PRICE });
-      return this.settings.change('household', 'household', { [key]: value });
-    });
+  protected setLot(material: Material): void {
+    this.lot.markAsPristine();
+    void this.settings.change('materials', material.id, { lot: this.lot.value.trim() || undefined });
   }
 
-  protected async setBought(key: 'dish' | 'syringe' | 'jar' | 'block', text: string): Promise<void> {
-    await this.keep(key, async () => {
-      const value = numberOrNothing(text, { field: { label: `A bought ${key}` }, min: 0, max: MOST_PRICE });
-      return this.settings.change('household', 'household', {
-        boughtPrice: { ...this.store.household()?.boughtPrice, [key]: value },
-      });
-    });
+  protected setMoney(): void {
+    this.money.markAsPristine();
+    void this.changeHouse({ currency: this.money.value.trim() });
   }
 
   protected measured(material: Material, figure: Figure | undefined): void {
     void this.settings.change('materials', material.id, { measuredMoisture: figure });
   }
 
-  /** Keeps a change, or says at its field why not. */
-  private async keep(key: string, act: () => Promise<boolean>): Promise<void> {
-    let problem = '';
-    try {
-      await act();
-    } catch (error) {
-      problem = `${messageOf(error)} Nothing was changed.`;
+  private keepFigure(material: Material, field: FigureField, typed: number | undefined): Promise<boolean> {
+    if (typed === undefined) {
+      return this.settings.change('materials', material.id, { [field.key]: undefined });
     }
-    this.problems.update((all) => ({ ...all, [key]: problem }));
+    const value = typed / field.times;
+    const was = material[field.key];
+    const figure: Figure = {
+      value,
+      low: Math.min(value, was?.low ?? value),
+      high: Math.max(value, was?.high ?? value),
+      source: OWN,
+    };
+    return this.settings.change('materials', material.id, { [field.key]: figure });
   }
-}
 
-/** An emptied field takes the number away. */
-function numberOrNothing(text: string, rule: RangeRule): number | undefined {
-  return text.trim() === '' ? undefined : parseWithin(text, rule);
+  private changeHouse(change: Partial<Household>): Promise<boolean> {
+    return this.settings.change('household', 'household', change);
+  }
 }

@@ -23,9 +23,7 @@ describe('a batch sheet', () => {
     expect(page.text()).toMatch(/1 980 g ?10⅞ cups/);
     expect(page.text()).toContain('100 min at 15 psi (119.8 °C here)');
     expect(page.host.querySelectorAll('.measure li').length).toBeGreaterThan(3);
-    const paper = page.host.querySelector('select')!;
-    paper.value = 'LETTER';
-    paper.dispatchEvent(new Event('change'));
+    await page.choose('Paper', 'US letter');
     await page.press('Save as PDF');
     expect(drawn).toEqual(['G28 LETTER']);
     expect(page.text()).toContain('The sheet could not be drawn: no font. Print the page instead.');

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { FormControl } from '@angular/forms';
 import { format } from 'date-fns';
 import {
   batchSheet,
@@ -17,11 +19,12 @@ import { openedIn } from '../../data/views/opened';
 import { HouseStore } from '../../data/store/house-store';
 import { pressureWords } from '../../data/words/words';
 import { SheetWorker } from '../../workers/sheet-client';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 
 /** One batch as a page for the kitchen wall: to print from the browser, or as a PDF. */
 @Component({
   selector: 'nw-sheet',
-  imports: [RouterLink],
+  imports: [ChoiceField, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet.html',
   styleUrls: ['./desk-page.scss', './sheet.scss'],
@@ -32,7 +35,11 @@ export class Sheet {
 
   private readonly store = inject(HouseStore);
   private readonly worker = inject(SheetWorker);
-  protected readonly paper = signal<'A4' | 'LETTER'>('A4');
+  protected readonly papers: readonly Choice<'A4' | 'LETTER'>[] = [
+    { value: 'A4', words: 'A4' },
+    { value: 'LETTER', words: 'US letter' },
+  ];
+  protected readonly paper = new FormControl<'A4' | 'LETTER'>('A4', { nonNullable: true });
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
 
@@ -65,7 +72,7 @@ export class Sheet {
     this.busy.set(true);
     this.problem.set('');
     try {
-      download(await this.worker.draw(sheet, this.paper()), `sheet-${sheet.code}.pdf`, 'application/pdf');
+      download(await this.worker.draw(sheet, this.paper.value), `sheet-${sheet.code}.pdf`, 'application/pdf');
     } catch (error) {
       this.problem.set(`The sheet could not be drawn: ${messageOf(error)}. Print the page instead.`);
     } finally {

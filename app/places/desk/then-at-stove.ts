@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
@@ -18,7 +19,7 @@ const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
 /** What the plan means at the Stove: steps, programme, cooks, cost, stock, and what the record advises. */
 @Component({
   selector: 'nw-then-at-stove',
-  imports: [MatIcon, RouterLink],
+  imports: [MatButton, MatIcon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './then-at-stove.html',
   styleUrl: './then-at-stove.scss',

@@ -1,8 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { FormControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatSort, MatSortHeader } from '@angular/material/sort';
+import { MatTableDataSource, MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
+import * as z from 'zod';
 import {
   MOST_LINE_LETTERS,
-  requireText,
   boxMl,
   cylinderMl,
   formatNumber,
@@ -10,14 +23,18 @@ import {
   isFilledHere,
   parseWithin,
   pluralOf,
+  type RangeRule,
   type VesselKind,
   type VesselType,
   unlessRefused,
 } from '../../../core/index';
-import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { checkedBy, formOf, typedLine, typedNumber } from '../../pieces/form/checked-by';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { isSound, valueOf } from '../../pieces/form/form-state';
+import { TextField } from '../../pieces/form/text-field';
 
 interface KindForm {
   readonly kind: VesselKind;
@@ -29,24 +46,46 @@ interface KindForm {
 }
 type Field = 'diameterMm' | 'heightMm' | 'lengthMm' | 'widthMm' | 'capacityMl' | 'finishedG' | 'usualMl';
 
-const FIELD_WORDS: Readonly<Record<Field, string>> = {
-  diameterMm: 'Inner diameter, mm',
-  heightMm: 'Inner height, mm',
-  lengthMm: 'Length, mm',
-  widthMm: 'Width, mm',
-  capacityMl: 'Brimful, ml',
-  finishedG: 'Filled, g',
-  usualMl: 'Usual fill, ml',
+interface SizeField {
+  readonly name: string;
+  readonly unit: string;
+  readonly min: number;
+  readonly max: number;
+}
+
+const FIELDS: Readonly<Record<Field, SizeField>> = {
+  diameterMm: { name: 'Inner diameter', unit: 'mm', min: 5, max: 1000 },
+  heightMm: { name: 'Inner height', unit: 'mm', min: 1, max: 1000 },
+  lengthMm: { name: 'Length', unit: 'mm', min: 10, max: 2000 },
+  widthMm: { name: 'Width', unit: 'mm', min: 10, max: 2000 },
+  capacityMl: { name: 'Brimful', unit: 'ml', min: 1, max: 200_000 },
+  finishedG: { name: 'Filled', unit: 'g', min: 10, max: 50_000 },
+  usualMl: { name: 'Usual fill', unit: 'ml', min: 0.5, max: 20_000 },
 };
-const LIMITS: Readonly<Record<Field, readonly [number, number]>> = {
-  diameterMm: [5, 1000],
-  heightMm: [1, 1000],
-  lengthMm: [10, 2000],
-  widthMm: [10, 2000],
-  capacityMl: [1, 200_000],
-  finishedG: [10, 50_000],
-  usualMl: [0.5, 20_000],
+const ruleOf = (field: Field): RangeRule => {
+  const { name, unit, min, max } = FIELDS[field];
+  return { field: { label: name }, min, max, unit: ` ${unit}` };
 };
+const size = (field: Field) => typedNumber(ruleOf(field));
+const SIZES = z.object({
+  diameterMm: size('diameterMm'),
+  heightMm: size('heightMm'),
+  lengthMm: size('lengthMm'),
+  widthMm: size('widthMm'),
+  capacityMl: size('capacityMl'),
+  finishedG: size('finishedG'),
+  usualMl: size('usualMl'),
+});
+const NONE: z.input<typeof SIZES> = {
+  diameterMm: '',
+  heightMm: '',
+  lengthMm: '',
+  widthMm: '',
+  capacityMl: '',
+  finishedG: '',
+  usualMl: '',
+};
+const NAME = typedLine({ label: 'Name' });
 const KINDS: readonly KindForm[] = [
   { kind: 'jar', words: 'jar', fields: ['capacityMl'], usualFill: 2 / 3, fillLimit: 0.75 },
   { kind: 'bag', words: 'bag', fields: ['capacityMl', 'finishedG'], usualFill: 0.6, fillLimit: 0.75 },
@@ -72,7 +111,16 @@ const KINDS: readonly KindForm[] = [
 /** The vessels one owns, odd ones too: measured, or by what they hold. */
 @Component({
   selector: 'nw-vessels',
-  imports: [RouterLink, VesselGlyph],
+  imports: [
+    ChoiceField,
+    MatButton,
+    MatSort,
+    MatSortHeader,
+    MatTableModule,
+    RouterLink,
+    TextField,
+    VesselGlyph,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessels.html',
   styleUrls: ['./desk-page.scss'],
@@ -86,14 +134,23 @@ const KINDS: readonly KindForm[] = [
 export class Vessels {
   private readonly store = inject(HouseStore);
   private readonly settings = inject(Definitions);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
-  protected readonly kinds = KINDS;
-  protected readonly fieldWords = FIELD_WORDS;
-  protected readonly form_ = signal<KindForm>(KINDS[0]!);
-  protected readonly name = signal('');
-  protected readonly texts = signal<Readonly<Partial<Record<Field, string>>>>({});
-  protected readonly problem = signal('');
-  protected readonly vessels = computed(() =>
+  protected readonly fields = FIELDS;
+  protected readonly kinds: readonly Choice<VesselKind>[] = KINDS.map(({ kind, words }) => ({
+    value: kind,
+    words,
+  }));
+  protected readonly kind = new FormControl<VesselKind>('jar', { nonNullable: true });
+  protected readonly name = new FormControl('', { nonNullable: true, validators: checkedBy(() => NAME) });
+  protected readonly sizes = formOf(SIZES, NONE);
+  private readonly kindOf = valueOf(this.kind);
+  private readonly typed = valueOf(this.sizes);
+  protected readonly form = computed(() => KINDS.find((k) => k.kind === this.kindOf()) ?? KINDS[0]!);
+  protected readonly columns = ['drawing', 'name', 'capacityMl', 'fillLimit'];
+  protected readonly source = new MatTableDataSource<VesselType>();
+  private readonly sort = viewChild.required(MatSort);
+  private readonly vessels = computed(() =>
     KINDS.flatMap(({ kind }) =>
       (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === kind && isFilledHere(v)),
     ),
@@ -101,51 +158,62 @@ export class Vessels {
   /** What the typed measures come to, while they are typed. */
   protected readonly preview = computed(() =>
     unlessRefused(() => {
-      const ml = this.capacityMl();
-      return `Holds ${this.volume(ml)} to the brim, ${this.volume(ml * this.form_().fillLimit)} at most.`;
+      const ml = this.capacityMl(this.typed());
+      return `Holds ${this.volume(ml)} to the brim, ${this.volume(ml * this.form().fillLimit)} at most.`;
     }, ''),
   );
 
-  protected choose(kind: string): void {
-    this.form_.set(KINDS.find((k) => k.kind === kind) ?? KINDS[0]!);
-    this.texts.set({});
-    this.problem.set('');
-  }
-
-  protected type(field: Field, text: string): void {
-    this.texts.update((all) => ({ ...all, [field]: text }));
+  constructor() {
+    effect(() => {
+      this.source.data = this.vessels();
+      this.source.sort = this.sort();
+    });
+    // Another kind is measured anew; only what is asked of it counts.
+    effect(() => {
+      const { fields } = this.form();
+      untracked(() => {
+        this.sizes.reset(NONE);
+        for (const [field, control] of Object.entries(this.sizes.controls)) {
+          if (fields.includes(field as Field)) {
+            control.enable();
+          } else {
+            control.disable();
+          }
+        }
+      });
+    });
   }
 
   protected async add(): Promise<void> {
-    try {
-      const name = requireText(this.name(), { label: 'Name' }, MOST_LINE_LETTERS);
-      const { kind, fields, usualFill, fillLimit } = this.form_();
-      const capacityMl = this.capacityMl();
-      const size = Object.fromEntries(
-        fields.filter((f) => f !== 'capacityMl').map((f) => [f, this.number(f)]),
-      );
-      const usualMl = fields.includes('usualMl') ? this.number('usualMl') : undefined;
-      const vessel: VesselType = {
-        id: newId(Date.now(), Math.random),
-        schemaVersion: 1,
-        updatedAt: new Date().toISOString(),
-        name,
-        plural: pluralOf(name).slice(0, 80),
-        kind,
-        capacityMl,
-        fillLimit,
-        usualFill: usualMl === undefined ? usualFill : Math.min(fillLimit, usualMl / capacityMl),
-        emptyG: 0,
-        source: 'your own measures',
-        ...size,
-      };
-      this.problem.set('');
-      if (await this.settings.add('vesselTypes', vessel)) {
-        this.name.set('');
-        this.texts.set({});
-      }
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+    const areSizesSound = isSound(this.sizes, this.host);
+    if (!isSound(this.name, this.host) || !areSizesSound) {
+      return;
+    }
+    const name = NAME.parse(this.name.value);
+    const { kind, fields, usualFill, fillLimit } = this.form();
+    const texts = this.sizes.getRawValue();
+    const capacityMl = this.capacityMl(texts);
+    const sizes = Object.fromEntries(
+      fields.filter((f) => f !== 'capacityMl').map((f) => [f, measureOf(f, texts)]),
+    );
+    const usualMl = fields.includes('usualMl') ? measureOf('usualMl', texts) : undefined;
+    const vessel: VesselType = {
+      id: newId(Date.now(), Math.random),
+      schemaVersion: 1,
+      updatedAt: new Date().toISOString(),
+      name,
+      plural: pluralOf(name).slice(0, MOST_LINE_LETTERS),
+      kind,
+      capacityMl,
+      fillLimit,
+      usualFill: usualMl === undefined ? usualFill : Math.min(fillLimit, usualMl / capacityMl),
+      emptyG: 0,
+      source: 'your own measures',
+      ...sizes,
+    };
+    if (await this.settings.add('vesselTypes', vessel)) {
+      this.name.reset();
+      this.sizes.reset(NONE);
     }
   }
 
@@ -169,24 +237,21 @@ export class Vessels {
           : `${formatNumber(finishedG)} g filled`;
   }
 
-  private number(field: Field): number {
-    const [min, max] = LIMITS[field];
-    const name = FIELD_WORDS[field].split(',')[0]!;
-    return parseWithin(this.texts()[field] ?? '', {
-      field: { label: name },
-      min,
-      max,
-      unit: field.endsWith('Mm') ? ' mm' : field.endsWith('G') ? ' g' : ' ml',
-    });
-  }
-
-  private capacityMl(): number {
-    const { fields } = this.form_();
+  private capacityMl(texts: Texts): number {
+    const { fields } = this.form();
+    const of = (field: Field) => measureOf(field, texts);
     if (fields.includes('capacityMl')) {
-      return this.number('capacityMl');
+      return of('capacityMl');
     }
     return fields.includes('diameterMm')
-      ? cylinderMl(this.number('diameterMm'), this.number('heightMm'))
-      : boxMl(this.number('lengthMm'), this.number('widthMm'), this.number('heightMm'));
+      ? cylinderMl(of('diameterMm'), of('heightMm'))
+      : boxMl(of('lengthMm'), of('widthMm'), of('heightMm'));
   }
+}
+
+type Texts = z.input<typeof SIZES>;
+
+/** @throws CoreError where it is no measure of such a vessel */
+function measureOf(field: Field, texts: Texts): number {
+  return parseWithin(texts[field], ruleOf(field));
 }

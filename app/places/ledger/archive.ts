@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
+import { FormControl } from '@angular/forms';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { format } from 'date-fns';
 import { from } from 'rxjs';
 import { formatNumber } from '../../../core/index';
@@ -14,13 +17,15 @@ import { messageOf } from '../../data/words/message-of';
 import { WHICH_HOUSE } from '../../data/store/which-house';
 import { ShippedOffers } from './shipped-offers';
 import { UnreadRows } from './unread-rows';
+import { valueOf } from '../../pieces/form/form-state';
+import { TextField } from '../../pieces/form/text-field';
 
 const WIPE_WORD = 'wipe';
 
 /** Everything out, everything away, everything back. */
 @Component({
   selector: 'nw-archive',
-  imports: [ShippedOffers, UnreadRows],
+  imports: [MatButton, MatProgressBar, ShippedOffers, TextField, UnreadRows],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './archive.html',
   styleUrl: './archive.scss',
@@ -37,7 +42,8 @@ export class Archive {
   protected readonly doing = signal('');
   protected readonly busy = computed(() => this.share() !== undefined);
   protected readonly percent = computed(() => Math.round((this.share() ?? 0) * 100));
-  protected readonly typed = signal('');
+  protected readonly typed = new FormControl('', { nonNullable: true });
+  protected readonly typedWord = valueOf(this.typed);
   protected readonly said = signal('');
   protected readonly problem = signal('');
   /** Parts that were written and are still to be saved. */

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
@@ -17,7 +18,7 @@ import { VesselInspector } from '../../pieces/vessel-inspector';
 /** One batch, wherever it stands: each vessel with its fate, notes, and all that was ever noted of it. */
 @Component({
   selector: 'nw-batch-page',
-  imports: [HistoryList, NoteForm, Plaque, RouterLink, VesselGlyph, VesselInspector],
+  imports: [HistoryList, MatButton, NoteForm, Plaque, RouterLink, VesselGlyph, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, viewChild } from '@angular/core';
+import { MatSort, MatSortHeader } from '@angular/material/sort';
+import { MatTableDataSource, MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { fedBy, formatNumber, isCulture } from '../../../core/index';
@@ -8,44 +10,45 @@ import { Plaque } from '../../pieces/plaque';
 /** Every culture that came into the house, what is left of it, and what it fed. */
 @Component({
   selector: 'nw-cultures',
-  imports: [Plaque, RouterLink],
+  imports: [MatSort, MatSortHeader, MatTableModule, Plaque, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card" tabindex="0" aria-label="Cultures">
-      <table>
-        <thead>
-          <tr class="soft">
-            <th scope="col">Culture</th>
-            <th scope="col">Species and isolate</th>
-            <th scope="col">Came</th>
-            <th scope="col">Left</th>
-            <th scope="col">Fed</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (row of rows(); track row.id) {
-            <tr>
-              <th scope="row">
-                <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.id }"
-                  ><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'"
-                /></a>
-                <a class="word" [routerLink]="['/batch', row.id]">History, notes</a>
-              </th>
-              <td>
-                <strong>{{ row.species }}</strong> {{ row.isolate }}
-              </td>
-              <td>{{ row.came }}</td>
-              <td>{{ row.left }}</td>
-              <td [class.beet]="row.bad > 0">
-                {{ row.fed }}{{ row.bad > 0 ? ', ' + row.bad + ' went bad' : '' }}
-              </td>
-            </tr>
-          } @empty {
-            <tr>
-              <td colspan="5">No culture yet. Add one at the Box.</td>
-            </tr>
-          }
-        </tbody>
+      <table mat-table matSort [dataSource]="source" [matSortDisableClear]="true" class="house">
+        <ng-container matColumnDef="code">
+          <th *matHeaderCellDef mat-header-cell mat-sort-header>Culture</th>
+          <td *matCellDef="let row" mat-cell>
+            <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.id }"
+              ><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'"
+            /></a>
+            <a class="word" [routerLink]="['/batch', row.id]">History, notes</a>
+          </td>
+        </ng-container>
+        <ng-container matColumnDef="species">
+          <th *matHeaderCellDef mat-header-cell mat-sort-header>Species and isolate</th>
+          <td *matCellDef="let row" mat-cell>
+            <strong>{{ row.species }}</strong> {{ row.isolate }}
+          </td>
+        </ng-container>
+        <ng-container matColumnDef="came">
+          <th *matHeaderCellDef mat-header-cell mat-sort-header>Came</th>
+          <td *matCellDef="let row" mat-cell>{{ row.came }}</td>
+        </ng-container>
+        <ng-container matColumnDef="left">
+          <th *matHeaderCellDef mat-header-cell mat-sort-header>Left</th>
+          <td *matCellDef="let row" mat-cell>{{ row.left }}</td>
+        </ng-container>
+        <ng-container matColumnDef="fed">
+          <th *matHeaderCellDef mat-header-cell mat-sort-header>Fed</th>
+          <td *matCellDef="let row" mat-cell [class.beet]="row.bad > 0">
+            {{ row.fed }}{{ row.bad > 0 ? ', ' + row.bad + ' went bad' : '' }}
+          </td>
+        </ng-container>
+        <tr *matHeaderRowDef="columns; sticky: true" mat-header-row></tr>
+        <tr *matRowDef="let row; columns: columns" mat-row></tr>
+        <tr *matNoDataRow>
+          <td colspan="5">No culture yet. Add one at the Box.</td>
+        </tr>
       </table>
     </section>
   `,
@@ -56,24 +59,16 @@ import { Plaque } from '../../pieces/plaque';
     }
     table {
       width: 100%;
-      border-collapse: collapse;
       white-space: nowrap;
-    }
-    th,
-    td {
-      padding: 9px 16px 9px 0;
-      border-top: 1px solid var(--line);
-      font-weight: 400;
-      text-align: left;
-    }
-    thead th {
-      border-top: 0;
     }
   `,
 })
 export class Cultures {
   private readonly store = inject(HouseStore);
-  protected readonly rows = computed(() => {
+  protected readonly columns = ['code', 'species', 'came', 'left', 'fed'];
+  protected readonly source = new MatTableDataSource<Row>();
+  private readonly sort = viewChild.required(MatSort);
+  private readonly rows = computed<readonly Row[]>(() => {
     const house = this.store.house();
     return (house?.batches ?? [])
       .flatMap((b) => b.vessels.filter((v) => isCulture(v)))
@@ -86,9 +81,31 @@ export class Cultures {
           isolate: v.isolate?.name ?? '',
           came: format(Date.parse(v.batch.madeAt), 'd MMM yyyy'),
           left: `${formatNumber(v.remaining)} ${v.remainingUnit}`,
+          by: { code: v.code, species: v.species?.name ?? '', came: v.batch.madeAt, left: v.remaining, fed },
           fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
           bad,
         };
       });
   });
+
+  constructor() {
+    this.source.sortingDataAccessor = (row, column) => row.by[column as keyof Row['by']];
+    effect(() => {
+      this.source.data = [...this.rows()];
+      this.source.sort = this.sort();
+    });
+  }
+}
+
+interface Row {
+  readonly id: string;
+  readonly code: string;
+  readonly species: string;
+  readonly isolate: string;
+  readonly came: string;
+  readonly left: string;
+  readonly fed: string;
+  readonly bad: number;
+  /** What each column is sorted by. */
+  readonly by: Readonly<Record<'code' | 'species' | 'came' | 'left' | 'fed', string | number>>;
 }

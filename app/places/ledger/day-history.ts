@@ -1,32 +1,31 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { addDays, format, isSameDay, parseISO, startOfDay } from 'date-fns';
 import type { HistorySubject } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Time } from '../../data/clock/time';
 import { HistoryList } from '../../pieces/history/history-list';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
+import { DateField } from '../../pieces/form/date-field';
+import { keptChoice } from '../../pieces/form/form-state';
 
 /** One day of the house: all that was noted of it, with a remark of one's own. */
 @Component({
   selector: 'nw-day-history',
-  imports: [HistoryList, NoteForm],
+  imports: [DateField, HistoryList, MatButton, NoteForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card" aria-labelledby="day-title">
       <div class="days">
-        <button type="button" class="deed quiet" (click)="step(-1)">Before</button>
-        <label class="named"
-          >Day
-          <input
-            #typed
-            class="field"
-            type="date"
-            [value]="day()"
-            [max]="today()"
-            (change)="choose(typed.value)"
-          />
-        </label>
-        <button type="button" class="deed quiet" [disabled]="day() >= today()" (click)="step(1)">
+        <button type="button" matButton="outlined" class="deed quiet" (click)="step(-1)">Before</button>
+        <nw-date-field name="Day" [control]="chosenDay" [latest]="latest()" />
+        <button
+          type="button"
+          matButton="outlined"
+          class="deed quiet"
+          [disabled]="day() >= today()"
+          (click)="step(1)"
+        >
           The day after
         </button>
       </div>
@@ -86,12 +85,24 @@ export class DayHistory {
       .filter((f) => f.day === this.day()),
   );
 
+  protected readonly latest = computed(() => parseISO(this.today()));
+  protected readonly chosenDay = keptChoice<Date | null>(
+    null,
+    () => this.shownDay(),
+    (day) => {
+      if (day !== null && this.chosenDay.valid) {
+        this.choose(isoDay(day.getTime()));
+      }
+    },
+  );
+  private readonly shownDay = computed(() => parseISO(this.day()));
+
   protected step(days: number): void {
     this.choose(isoDay(addDays(parseISO(this.day()), days).getTime()));
   }
 
-  protected choose(day: string): void {
-    this.chosen.set(/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= this.today() ? day : undefined);
+  private choose(day: string): void {
+    this.chosen.set(day <= this.today() ? day : undefined);
   }
 }
 

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatTabLink, MatTabNav, MatTabNavPanel } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 import { Archive } from './archive';
 import { Cultures } from './cultures';
@@ -17,59 +18,62 @@ const TABS = [
 /** What is read sitting down: where things come from, what is kept, what the numbers rest on. */
 @Component({
   selector: 'nw-ledger',
-  imports: [Archive, Cultures, DayHistory, LineageView, RouterLink, Settings],
+  imports: [
+    Archive,
+    Cultures,
+    DayHistory,
+    LineageView,
+    MatTabLink,
+    MatTabNav,
+    MatTabNavPanel,
+    RouterLink,
+    Settings,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="out-of-sight">Ledger</h1>
-    <nav aria-label="Parts of the Ledger">
+    <nav mat-tab-nav-bar aria-label="Parts of the Ledger" [mat-stretch-tabs]="false" [tabPanel]="part">
       @for (one of tabs; track one.id) {
         <a
+          mat-tab-link
+          class="part"
           routerLink="/ledger"
           [queryParams]="{ tab: one.id }"
-          [class.open]="one.id === shown()"
-          [attr.aria-current]="one.id === shown() ? 'page' : null"
+          [active]="one.id === shown()"
           >{{ one.name }}</a
         >
       }
     </nav>
-    @switch (shown()) {
-      @case ('lineage') {
-        <nw-lineage [open]="open()" />
+    <mat-tab-nav-panel #part>
+      @switch (shown()) {
+        @case ('lineage') {
+          <nw-lineage [open]="open()" />
+        }
+        @case ('cultures') {
+          <nw-cultures />
+        }
+        @case ('history') {
+          <nw-day-history />
+        }
+        @case ('archive') {
+          <nw-archive />
+        }
+        @case ('settings') {
+          <nw-settings />
+        }
       }
-      @case ('cultures') {
-        <nw-cultures />
-      }
-      @case ('history') {
-        <nw-day-history />
-      }
-      @case ('archive') {
-        <nw-archive />
-      }
-      @case ('settings') {
-        <nw-settings />
-      }
-    }
+    </mat-tab-nav-panel>
   `,
   styles: `
     nav {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 4px 26px;
       margin-bottom: 14px;
     }
-    a {
-      display: inline-flex;
-      align-items: center;
-      min-height: 44px;
-      border-bottom: 3px solid transparent;
-      color: var(--soft);
-      font-size: 18px;
-      text-decoration: none;
-    }
-    .open {
-      border-bottom-color: var(--rim);
-      color: var(--text);
-      font-weight: 700;
+    @media (max-width: 820px) {
+      a.part {
+        min-width: 0;
+        padding: 0 6px;
+        font-size: 15px;
+      }
     }
   `,
 })

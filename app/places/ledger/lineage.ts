@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import { addMonths, format, startOfMonth } from 'date-fns';
 import {
@@ -14,6 +15,8 @@ import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { lineagePicture, wayBack, type LineageEdge, type LineageNode } from './lineage-model';
+import { PickField } from '../../pieces/form/pick-field';
+import type { Choice } from '../../pieces/form/choice-field';
 
 const LANE_PX = 112;
 const WIDTH = 1160;
@@ -25,7 +28,7 @@ const MOST_GLYPHS = 12;
 /** Where a vessel came from, back to its culture, and all that came of it. */
 @Component({
   selector: 'nw-lineage',
-  imports: [Plaque, VesselGlyph],
+  imports: [MatButton, PickField, Plaque, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lineage.html',
   styleUrl: './lineage.scss',
@@ -36,7 +39,10 @@ export class LineageView {
   private readonly store = inject(HouseStore);
   private readonly router = inject(Router);
 
-  protected readonly all = computed(() => [...(this.store.house()?.vesselById.values() ?? [])]);
+  private readonly all = computed(() => [...(this.store.house()?.vesselById.values() ?? [])]);
+  protected readonly codes = computed<readonly Choice[]>(() =>
+    this.all().map((one) => ({ value: one.vessel.id, words: one.code })),
+  );
   protected readonly vessel = computed<VesselView | undefined>(() => {
     const all = this.all();
     const opened = openedIn(this.store.house(), this.open());

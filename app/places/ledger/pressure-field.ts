@@ -1,12 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import type { AbstractControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import {
   convert,
   formatNumber,
   parseNumber,
-  pressureMeanings,
+  requirePrintedPressure,
   type PressureMeaning,
 } from '../../../core/index';
-import { messageOf } from '../../data/words/message-of';
+import { problemOf } from '../../data/words/message-of';
+import { wrong } from '../../pieces/form/checked-by';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { keptChoice, shownControl } from '../../pieces/form/form-state';
+import { TextField } from '../../pieces/form/text-field';
 
 const UNITS = ['psi', 'bar', 'kPa'] as const;
 type Unit = (typeof UNITS)[number];
@@ -17,39 +23,34 @@ type Unit = (typeof UNITS)[number];
  */
 @Component({
   selector: 'nw-pressure-field',
+  imports: [ChoiceField, MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="named" [for]="inputId()">Printed pressure, {{ unit() }}</label>
     <span class="row">
-      <input
-        #box
-        class="field"
-        inputmode="decimal"
-        autocomplete="off"
-        maxlength="16"
+      <nw-text-field
+        keys="decimal"
+        [name]="'Printed pressure, ' + unit()"
         [id]="inputId()"
-        [value]="shown()"
-        (change)="take(box.value)"
+        [control]="typed"
+        (kept)="take($event)"
       />
-      <select #units class="field" aria-label="Unit of the printed pressure" (change)="setUnit(units.value)">
-        @for (u of all; track u) {
-          <option [value]="u" [selected]="u === unit()">{{ u }}</option>
-        }
-      </select>
+      <nw-choice-field
+        name="Unit of the printed pressure"
+        [isNameHidden]="true"
+        [control]="unitChoice"
+        [options]="units"
+      />
     </span>
     @if (meanings().length > 1) {
       <div class="ask" role="group" aria-label="Which pressure is meant">
         <p class="strong">Which is meant?</p>
         @for (m of meanings(); track m.kind) {
-          <button type="button" class="deed" (click)="keep(m)">
+          <button type="button" matButton="outlined" class="deed" (click)="keep(m)">
             {{ m.kind === 'gauge' ? 'Above the air outside' : 'From nothing (absolute)'
             }}<small>{{ words(m) }}</small>
           </button>
         }
       </div>
-    }
-    @if (problem(); as text) {
-      <p class="error" role="alert">{{ text }}</p>
     }
   `,
   styles: `
@@ -61,13 +62,13 @@ type Unit = (typeof UNITS)[number];
       display: flex;
       gap: 8px;
     }
-    input {
+    nw-text-field {
       flex: 1;
-      min-width: 90px;
     }
-    select {
+    nw-choice-field {
       flex: none;
-      width: 90px;
+      align-self: end;
+      width: 108px;
     }
     .ask {
       display: grid;
@@ -86,40 +87,32 @@ export class PressureField {
   readonly atmosphereKPa = input.required<number>();
   readonly kept = output<PressureMeaning>();
 
-  protected readonly all = UNITS;
+  protected readonly units: readonly Choice<Unit>[] = UNITS.map((value) => ({ value, words: value }));
   protected readonly unit = signal<Unit>('psi');
+  protected readonly unitChoice = keptChoice<Unit>('psi', this.unit, (unit) => {
+    this.unit.set(unit);
+    this.meanings.set([]);
+    this.typed.updateValueAndValidity();
+  });
   protected readonly meanings = signal<readonly PressureMeaning[]>([]);
-  protected readonly problem = signal('');
-  protected readonly shown = computed(() =>
+  protected readonly typed = shownControl('', () =>
     String(Math.round(convert(this.gaugeKPa(), 'kPa', this.unit()) * 100) / 100),
   );
 
-  protected setUnit(text: string): void {
-    this.unit.set(UNITS.find((u) => u === text) ?? 'psi');
-    this.meanings.set([]);
+  constructor() {
+    this.typed.addValidators(({ value }: AbstractControl<string>) => {
+      const problem = problemOf(() => this.read(value));
+      return problem === '' ? null : wrong(problem);
+    });
   }
 
   protected take(text: string): void {
-    this.meanings.set([]);
-    this.problem.set('');
-    try {
-      const found = pressureMeanings(
-        parseNumber(text, { label: 'Printed pressure' }),
-        this.unit(),
-        this.atmosphereKPa(),
-      );
-      const [only] = found;
-      if (only === undefined) {
-        this.problem.set(
-          `Printed pressure must be between ${this.limit(20)} and ${this.limit(230)} ${this.unit()}. You typed ${text.slice(0, 16)}. Nothing was changed.`,
-        );
-      } else if (found.length === 1) {
-        this.kept.emit(only);
-      } else {
-        this.meanings.set(found);
-      }
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+    this.typed.markAsPristine();
+    const found = this.read(text);
+    const [only] = found;
+    this.meanings.set(found.length > 1 ? found : []);
+    if (only !== undefined && found.length === 1) {
+      this.kept.emit(only);
     }
   }
 
@@ -133,7 +126,8 @@ export class PressureField {
     return `${psi} psi on a gauge, ${formatNumber(m.chamberC, 1)} °C inside`;
   }
 
-  private limit(kPa: number): string {
-    return formatNumber(convert(kPa, 'kPa', this.unit()), 1);
+  private read(text: string): readonly PressureMeaning[] {
+    const field = { label: 'Printed pressure' };
+    return requirePrintedPressure(parseNumber(text, field), this.unit(), this.atmosphereKPa(), field);
   }
 }

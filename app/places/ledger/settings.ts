@@ -1,15 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
+import { MatCheckbox } from '@angular/material/checkbox';
 import type { Household } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { Night, type Light } from '../../data/devices/night';
+import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { keptChoice, shownControl } from '../../pieces/form/form-state';
+import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
+import { TextField } from '../../pieces/form/text-field';
 import { Appliances } from './appliances';
-import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
   selector: 'nw-settings',
-  imports: [Appliances, NumberFieldBox],
+  imports: [Appliances, ChoiceField, KeptNumberField, MatCheckbox, ReactiveFormsModule, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
   styleUrl: './settings.scss',
@@ -17,15 +22,29 @@ import { NumberFieldBox, keepTyped, type NumberField } from './number-field';
 export class Settings {
   private readonly store = inject(HouseStore);
   private readonly settings = inject(Definitions);
-  protected readonly night = inject(Night);
-  protected readonly problem = signal('');
+  private readonly night = inject(Night);
   protected readonly house = this.store.household;
-  protected readonly lights: readonly { readonly value: Light; readonly words: string }[] = [
+
+  protected readonly pressureUnits: readonly Choice<Household['pressureUnit']>[] = [
+    { value: 'psi', words: 'psi' },
+    { value: 'kPa', words: 'kPa' },
+    { value: 'bar', words: 'bar' },
+  ];
+  protected readonly massUnits: readonly Choice<Household['massUnit']>[] = [
+    { value: 'g', words: 'grams' },
+    { value: 'oz', words: 'ounces' },
+  ];
+  protected readonly steps: readonly Choice[] = ['0.01', '0.1', '1', '5'].map((value) => ({
+    value,
+    words: `${value} g`,
+  }));
+  protected readonly lights: readonly Choice<Light>[] = [
     { value: 'auto', words: 'as the machine' },
     { value: 'day', words: 'day' },
     { value: 'night', words: 'night' },
   ];
-  protected readonly houseFields = computed<readonly NumberField[]>(() => {
+
+  protected readonly houseFields = computed<readonly KeptNumber[]>(() => {
     const house = this.house();
     return house === undefined
       ? []
@@ -37,7 +56,7 @@ export class Settings {
             min: -430,
             max: 5100,
             shown: house.altitudeM,
-            keep: (altitudeM) => this.keepHouse({ altitudeM }),
+            keep: (altitudeM) => this.keep({ altitudeM }),
           },
           {
             id: 'room',
@@ -46,7 +65,7 @@ export class Settings {
             min: 5,
             max: 40,
             shown: house.roomC,
-            keep: (roomC) => this.keepHouse({ roomC }),
+            keep: (roomC) => this.keep({ roomC }),
           },
           {
             id: 'barometer',
@@ -55,64 +74,71 @@ export class Settings {
             min: 500,
             max: 1100,
             shown: house.barometerKPa === undefined ? undefined : Math.round(house.barometerKPa * 10),
-            keep: (hPa) => this.keepHouse({ barometerKPa: hPa / 10 }),
+            mayBeEmpty: true,
+            keep: (hPa) => this.keep({ barometerKPa: hPa === undefined ? undefined : hPa / 10 }),
           },
         ];
   });
 
-  protected async keep(field: NumberField, text: string): Promise<void> {
-    if (field.id === 'barometer' && text.trim() === '') {
-      await this.keepHouse({ barometerKPa: undefined });
-      return;
-    }
-    this.problem.set(await keepTyped(field, text));
-  }
+  protected readonly pressureUnit = keptChoice(
+    'psi',
+    () => this.house()?.pressureUnit,
+    (pressureUnit) => this.keep({ pressureUnit }),
+  );
+  protected readonly massUnit = keptChoice(
+    'g',
+    () => this.house()?.massUnit,
+    (massUnit) => this.keep({ massUnit }),
+  );
+  protected readonly step = keptChoice(
+    '1',
+    () => String(this.house()?.scaleStepG ?? 1),
+    (step) => this.keep({ scaleStepG: Number(step) as Household['scaleStepG'] }),
+  );
+  protected readonly light = keptChoice<Light>(
+    'auto',
+    () => this.night.light(),
+    (light) => {
+      this.night.choose(light);
+    },
+  );
+  protected readonly singleKeys = keptChoice(
+    true,
+    () => this.house()?.singleKeys,
+    (singleKeys) => this.keep({ singleKeys }),
+  );
 
+  protected readonly people = computed(() => this.house()?.people ?? []);
+  protected readonly writers = computed<readonly Choice[]>(() => [
+    { value: '', words: 'not said' },
+    ...this.people().map((name) => ({ value: name, words: name })),
+  ]);
+  private readonly writes = signal(this.settings.who());
+  protected readonly who = keptChoice('', this.writes, (name) => {
+    this.settings.setWho(name);
+    this.writes.set(name);
+  });
   private readonly here = computed(() => {
     const ready = this.store.ready();
     return ready?.house.records.devices.find((d) => d.id === ready.device);
   });
-  protected readonly deviceName = computed(() => this.here()?.name ?? '');
-  protected readonly people = computed(() => this.house()?.people ?? []);
-  protected readonly writes = signal(this.settings.who());
+  protected readonly device = shownControl('', () => this.here()?.name);
+  protected readonly peopleText = shownControl('', () => this.people().join(', '));
 
   protected nameDevice(text: string): void {
+    this.device.markAsPristine();
     if (text.trim() !== '') {
       void this.settings.nameDevice(text.trim());
     }
   }
 
   protected namePeople(text: string): void {
+    this.peopleText.markAsPristine();
     const people = [...new Set(text.split(',').map((name) => name.trim()))].filter(Boolean);
-    void this.keepHouse({ people: people.length > 0 ? people : undefined });
+    void this.keep({ people: people.length > 0 ? people : undefined });
   }
 
-  protected setWho(name: string): void {
-    this.settings.setWho(name);
-    this.writes.set(name);
-  }
-
-  protected setPressureUnit(unit: string): void {
-    void this.keepHouse({ pressureUnit: unit === 'kPa' ? 'kPa' : unit === 'bar' ? 'bar' : 'psi' });
-  }
-
-  protected setMassUnit(unit: string): void {
-    void this.keepHouse({ massUnit: unit === 'oz' ? 'oz' : 'g' });
-  }
-
-  protected setStep(step: string): void {
-    void this.keepHouse({ scaleStepG: step === '0.01' ? 0.01 : step === '0.1' ? 0.1 : step === '5' ? 5 : 1 });
-  }
-
-  protected setKeys(on: boolean): void {
-    void this.keepHouse({ singleKeys: on });
-  }
-
-  protected setLight(light: string): void {
-    this.night.choose(light === 'day' || light === 'night' ? light : 'auto');
-  }
-
-  private keepHouse(change: Partial<Household>): Promise<boolean> {
+  private keep(change: Partial<Household>): Promise<boolean> {
     return this.settings.change('household', 'household', change);
   }
 }

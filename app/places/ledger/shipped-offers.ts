@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Journal } from '../../data/journal/journal';
 import { Definitions } from '../../data/journal/definitions';
 import type { ShippedOffer } from '../../../core/index';
@@ -6,6 +7,7 @@ import type { ShippedOffer } from '../../../core/index';
 /** Shipped figures that were corrected since, beside rows that were changed here. */
 @Component({
   selector: 'nw-shipped-offers',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (rows().length > 0) {
@@ -18,7 +20,7 @@ import type { ShippedOffer } from '../../../core/index';
               <span
                 ><strong>{{ row.name }}</strong> {{ row.differs }}</span
               >
-              <button type="button" class="word" (click)="take(row.offer)">Take what ships</button>
+              <button type="button" matButton class="word" (click)="take(row.offer)">Take what ships</button>
             </li>
           }
         </ul>

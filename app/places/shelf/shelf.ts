@@ -7,7 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   DAY_MS,
@@ -29,6 +29,7 @@ import { VesselInspector } from '../../pieces/vessel-inspector';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
+import { Dialogs } from '../../pieces/dialogs';
 
 const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
   { place: 'shelf', name: 'Shelf' },
@@ -39,7 +40,7 @@ const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
 /** Every jar that runs or is kept, as it stands; one press opens it. */
 @Component({
   selector: 'nw-shelf',
-  imports: [Plaque, RouterLink, RunLine, VesselGlyph, VesselInspector],
+  imports: [MatButton, Plaque, RouterLink, RunLine, VesselGlyph, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.scss',
@@ -51,7 +52,7 @@ export class Shelf {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
 
   protected readonly place = signal<Place>('shelf');
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
@@ -190,8 +191,9 @@ export class Shelf {
     const view =
       this.batches().find((b) => b.view.code === this.opened()?.code.split('-')[0]) ?? this.batches()[0];
     if (view !== undefined) {
-      const { LabelDialog } = await import('../../pieces/label-dialog');
-      this.dialog.open(LabelDialog, { data: view.view });
+      await this.dialogs.open(() => import('../../pieces/label-dialog').then((m) => m.LabelDialog), {
+        data: view.view,
+      });
     }
   }
 }

@@ -53,7 +53,7 @@ describe('the first start', () => {
     for (const [field, text, words] of [
       ['Altitude', '9000', 'Altitude must be between -430 and 5100 m'],
       ['Volume', '0', 'Volume must be between 2 and 200 litres'],
-      ['Pressure', '60', 'Pressure must be between 1.5 and 36 psi'],
+      ['Pressure', '60', 'Pressure must be between 2.9 and 33.4 psi'],
       ['How many', '0', 'How many must be a whole number between 1 and 500'],
     ] as const) {
       const box = start.host.querySelector<HTMLInputElement>(blank(field))!;
@@ -64,6 +64,18 @@ describe('the first start', () => {
       expect((start.button('Keep this') as HTMLButtonElement).disabled).toBe(true);
       await start.type(blank(field), good);
     }
+  });
+
+  it('asks what “29 psi” is, and lets nothing be kept until that is said', async () => {
+    await start.type(blank('Pressure'), '29');
+    expect(start.text()).toContain('29 psi can be meant in two ways: say which.');
+    expect((start.button('Keep this') as HTMLButtonElement).disabled).toBe(true);
+    await start.press('From nothing (absolute)');
+    expect(start.text()).toMatch(/14\.3 psi on a gauge, 120\.\d °C inside/);
+    expect((start.button('Keep this') as HTMLButtonElement).disabled).toBe(false);
+    expect(start.text()).toContain('at 14.3 psi');
+    await start.type(blank('Pressure'), '28');
+    expect((start.button('Keep this') as HTMLButtonElement).disabled).toBe(true);
   });
 
   it('furnishes the house with what stands there', async () => {

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import {
   atmosphericPressure,
@@ -7,12 +8,17 @@ import {
   defaultHousehold,
   formatNumber,
   planCook,
+  householdAtmosphereKPa,
+  pressureMeanings,
+  requirePrintedPressure,
   resolveFormula,
   scaleFormula,
   shippedDefinitions,
   tradeChamberC,
   type Appliance,
   type Household,
+  type PressureKind,
+  type PressureMeaning,
   type Records,
   unlessRefused,
   requireWithin,
@@ -32,13 +38,15 @@ interface FirstPlan {
 }
 
 const SPARE = 0.05;
+/** While what was typed is no altitude. */
+const SEA_KPA = 101.325;
 const FIRST_FORMULA = 'wheat-spawn';
 const STEPS = ['0.1', '1', '5'] as const;
 
 /** Four things that the numbers need, each with a default, and the plan that they give at once. */
 @Component({
   selector: 'nw-start',
-  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem],
+  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './start.html',
   styleUrl: './start.scss',
@@ -55,6 +63,11 @@ export class Start {
   protected readonly cookerId = signal('canner');
   protected readonly volumeL = signal(25);
   protected readonly ratedPsi = signal(15);
+  /** Which pressure was said to be meant, where the figure leaves that open; another figure asks again. */
+  protected readonly said = linkedSignal<number, PressureKind | undefined>({
+    source: this.ratedPsi,
+    computation: () => undefined,
+  });
   protected readonly heat = signal<string>('gas');
   protected readonly count = signal(8);
   protected readonly vesselId = signal('quart-jar');
@@ -95,6 +108,13 @@ export class Start {
   }));
   /** What 15 psi give where most advice was written. */
   protected readonly seaC = tradeChamberC();
+  protected readonly meanings = computed(() =>
+    unlessRefused(() => pressureMeanings(this.ratedPsi(), 'psi', this.atmosphereKPa()), []),
+  );
+  private readonly rating = computed(() => {
+    const meanings = this.meanings();
+    return meanings.length === 1 ? meanings[0] : meanings.find((m) => m.kind === this.said());
+  });
   private readonly appliances = computed<readonly Appliance[]>(() =>
     this.shipped.appliances.map((a) => ({
       ...a,
@@ -102,7 +122,7 @@ export class Start {
       ...(a.id === this.cookerId()
         ? {
             volumeL: this.volumeL(),
-            ratedGaugeKPa: convert(this.ratedPsi(), 'psi', 'kPa'),
+            ratedGaugeKPa: this.rating()?.gaugeKPa ?? convert(this.ratedPsi(), 'psi', 'kPa'),
             heat: this.heat() as Appliance['heat'],
             updatedAt: new Date().toISOString(),
           }
@@ -115,7 +135,12 @@ export class Start {
     try {
       const house = this.household();
       const appliance = this.appliances().find((a) => a.inUse)!;
-      checkRanges(house, appliance);
+      checkRanges(house, appliance, this.ratedPsi());
+      if (this.rating() === undefined) {
+        return {
+          problem: `${Math.round(this.ratedPsi() * 10) / 10} psi can be meant in two ways: say which.`,
+        };
+      }
       const formula = resolveFormula(
         this.shipped.formulas.find((f) => f.id === FIRST_FORMULA)!,
         this.shipped.materials,
@@ -147,6 +172,9 @@ export class Start {
     const answer = this.answer();
     return answer.scaled === undefined ? undefined : answer;
   });
+  private readonly atmosphereKPa = computed(() =>
+    unlessRefused(() => householdAtmosphereKPa(this.household()), SEA_KPA),
+  );
   protected readonly atmosphere = computed(() =>
     unlessRefused(() => formatNumber(atmosphericPressure(this.altitudeM()) * 10), '?'),
   );
@@ -175,6 +203,10 @@ export class Start {
 
   protected one(value: number): string {
     return formatNumber(value, 1);
+  }
+
+  protected meaningWords(meaning: PressureMeaning): string {
+    return `${this.pressure(meaning.gaugeKPa)} on a gauge, ${formatNumber(meaning.chamberC, 1)} °C inside`;
   }
 
   protected pressure(kPa: number): string {
@@ -217,11 +249,10 @@ export class Start {
   }
 }
 
-function checkRanges(house: Household, appliance: Appliance): void {
-  const ratedPsi = Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10;
+function checkRanges(house: Household, appliance: Appliance, ratedPsi: number): void {
   const hPa = (house.barometerKPa ?? 100) * 10;
   requireWithin(house.altitudeM, { field: 'altitude', min: -430, max: 5100, unit: ' m' });
   requireWithin(hPa, { field: 'barometer', min: 500, max: 1100, unit: ' hPa' });
   requireWithin(appliance.volumeL, { field: 'volume', min: 2, max: 200, unit: ' litres' });
-  requireWithin(ratedPsi, { field: 'pressure', min: 1.5, max: 36, unit: ' psi' });
+  requirePrintedPressure(ratedPsi, 'psi', householdAtmosphereKPa(house), 'pressure');
 }

@@ -8,10 +8,12 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
   DRY_HEAT,
+  HOUR_MS,
   dueItems,
   isOn,
   type BatchView,
@@ -39,16 +41,30 @@ import { LoadCook } from './cook/load-cook';
 import { pourClock, waitsToPour } from './pour/pour-clock';
 import { PourScreen } from './pour/pour-screen';
 import { verdictWords } from './cook/verdicts';
+import { Fold } from '../../pieces/fold';
 
 type Task =
   | { readonly key: string; readonly cook: CookView }
   | { readonly key: string; readonly batch: BatchView }
   | { readonly key: string; readonly pour: CookView };
 
+/** An open cooker is warm for about so long. Common practice, no source. */
+const WARM_MS = 2 * HOUR_MS;
+
 /** Clocks for what is soaking, simmering, drying and cooking. One is large; the others are cards. */
 @Component({
   selector: 'nw-stove',
-  imports: [CookScreen, DayPlanView, HydrationScreen, LoadCook, Plaque, PourScreen, RouterLink],
+  imports: [
+    CookScreen,
+    DayPlanView,
+    Fold,
+    HydrationScreen,
+    LoadCook,
+    MatButton,
+    Plaque,
+    PourScreen,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stove.html',
   styleUrl: './stove.scss',
@@ -90,6 +106,14 @@ export class Stove {
     const last = ended[ended.length - 1];
     return last && { name: last.name, id: last.cook.id, ...verdictWords(last.verdict) };
   });
+  protected readonly isWarm = computed(() => {
+    const cooks = this.store.house()?.cooks ?? [];
+    const inUse = this.appliance()?.id;
+    return cooks.some(
+      ({ cook, state }) =>
+        cook.applianceId === inUse && this.time.now() - (state.openedMs ?? -Infinity) < WARM_MS,
+    );
+  });
   protected readonly idleWords = computed(() => {
     const house = this.store.house();
     const next = house && dueItems(house, this.time.now()).find((d) => d.place === 'stove');
@@ -97,9 +121,8 @@ export class Stove {
       ? 'Nothing is waiting for it. Plan a batch at the Desk.'
       : `Next: ${deedWords(next.deed)}.`;
   });
-  protected readonly applianceName = computed(
-    () => this.store.house()?.records.appliances.find((a) => a.inUse)?.name ?? 'Cooker',
-  );
+  private readonly appliance = computed(() => this.store.house()?.records.appliances.find((a) => a.inUse));
+  protected readonly applianceName = computed(() => this.appliance()?.name ?? 'Cooker');
 
   constructor() {
     effect(() => {

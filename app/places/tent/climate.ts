@@ -8,6 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import type { EChartsCoreOption } from 'echarts/core';
 import {
   DAY_MS,
@@ -26,6 +27,7 @@ import { CHANNEL_WORDS, shortTime } from '../../data/words/words';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
 import { ReadingsImport } from '../../pieces/readings-import';
+import { Fold } from '../../pieces/fold';
 
 const SPANS = [
   { word: 'Day', days: 1 },
@@ -41,7 +43,7 @@ const TENT = subjectOfPlace('tent');
 /** What loggers read of the tent: one channel at a time, its least and most of each moment, silences left empty. */
 @Component({
   selector: 'nw-climate',
-  imports: [Chart, ReadingsImport],
+  imports: [Chart, Fold, MatButtonToggle, MatButtonToggleGroup, ReadingsImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './climate.html',
   styleUrl: './climate.scss',
@@ -65,11 +67,10 @@ export class Climate {
         name,
         last: `${formatNumber(s.last, digits)} ${unit}`,
         at: shortTime(s.toMs, this.time.minute()),
-        isShown: s.channel === this.shown()?.channel,
       };
     }),
   );
-  private readonly shown = computed(
+  protected readonly shown = computed(
     () => this.all().find((s) => s.channel === this.chosen()) ?? this.all()[0],
   );
   private readonly window = computed<Window | undefined>(() => {

@@ -9,6 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   blockDryMassG,
@@ -35,7 +36,7 @@ const MOST_DIGITS = 5;
 /** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
 @Component({
   selector: 'nw-tent',
-  imports: [BlockDrawing, Climate, Plaque, RouterLink, VesselInspector],
+  imports: [BlockDrawing, Climate, MatButton, Plaque, RouterLink, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tent.html',
   styleUrl: './tent.scss',

@@ -23,12 +23,13 @@ import { HeatBandBar } from '../../../pieces/heat-band-bar';
 import { HistoryList } from '../../../pieces/history/history-list';
 import { NoteForm } from '../../../pieces/note-form';
 import { Plaque } from '../../../pieces/plaque';
-import { AskNumber } from '../ask-number';
+import { AskNumber } from '../../../pieces/form/ask-number';
 import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
 import { verdictWords } from './verdicts';
+import { Fold } from '../../../pieces/fold';
 
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
 @Component({
@@ -36,6 +37,7 @@ import { verdictWords } from './verdicts';
   imports: [
     AskNumber,
     CookCurve,
+    Fold,
     HeatBandBar,
     HistoryList,
     LogImport,
@@ -144,19 +146,19 @@ export class CookRecord {
     });
   }
 
-  protected saveWater(leftMl: number): void {
+  protected readonly saveWater = async (leftMl: number): Promise<boolean> => {
     const view = this.view();
-    if (view !== undefined) {
-      void this.journal.say({ kind: 'waterLeft', cookId: view.cook.id, leftMl });
-    }
-  }
+    return (
+      view !== undefined && (await this.journal.say({ kind: 'waterLeft', cookId: view.cook.id, leftMl }))
+    );
+  };
 
-  protected saveCore(celsius: number): void {
+  protected readonly saveCore = async (celsius: number): Promise<boolean> => {
     const view = this.view();
-    if (view !== undefined) {
-      void this.journal.say({ kind: 'coreRead', cookId: view.cook.id, celsius });
-    }
-  }
+    return (
+      view !== undefined && (await this.journal.say({ kind: 'coreRead', cookId: view.cook.id, celsius }))
+    );
+  };
 
   private async reckon(view: CookView | undefined): Promise<void> {
     const run = view?.state.phase === 'ended' ? undefined : this.run();

@@ -8,7 +8,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import {
@@ -40,11 +40,13 @@ import { Keys } from '../../../data/devices/keys';
 import { codesOf } from './codes-of';
 import { cookClock } from './cook-clock';
 import { InstrumentPanel } from './instrument-panel';
+import { Dialogs } from '../../../pieces/dialogs';
+import { Fold } from '../../../pieces/fold';
 
 /** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
 @Component({
   selector: 'nw-cook-screen',
-  imports: [ClockFace, CookCurve, InstrumentPanel, MatIcon, Plaque, RouterLink],
+  imports: [ClockFace, CookCurve, Fold, InstrumentPanel, MatButton, MatIcon, Plaque, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-screen.html',
   styleUrls: ['../stove-face.scss', './cook-screen.scss'],
@@ -57,7 +59,7 @@ export class CookScreen {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
   private readonly heatService = inject(HeatService);
   protected readonly chime = inject(Chime);
 
@@ -232,8 +234,10 @@ export class CookScreen {
   }
 
   protected async correct(entryId: EntryId): Promise<void> {
-    const { CorrectEntry } = await import('../../../pieces/history/correct-entry');
-    this.dialog.open(CorrectEntry, { data: { entryId } });
+    await this.dialogs.open(
+      () => import('../../../pieces/history/correct-entry').then((m) => m.CorrectEntry),
+      { data: { entryId } },
+    );
   }
 
   private async reckon(): Promise<void> {

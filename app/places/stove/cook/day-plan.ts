@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import {
   MINUTE_MS,
   durationWords,
@@ -20,7 +21,7 @@ import { freeCookers } from './free-cookers';
 /** What waits, fitted into cooks: fewest first, then the shortest day. */
 @Component({
   selector: 'nw-day-plan',
-  imports: [Plaque],
+  imports: [MatButton, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card face" aria-labelledby="day-plan">
@@ -63,8 +64,10 @@ import { freeCookers } from './free-cookers';
       </p>
     </section>
     <div class="deeds">
-      <button type="button" class="deed main" (click)="loadAsked.emit()">Load a cook</button>
-      <button type="button" class="deed quiet" (click)="closed.emit()">Close</button>
+      <button type="button" matButton="elevated" class="deed load" (click)="loadAsked.emit()">
+        Load a cook
+      </button>
+      <button type="button" matButton="outlined" class="deed quiet" (click)="closed.emit()">Close</button>
     </div>
   `,
   styleUrl: '../stove-face.scss',
@@ -107,7 +110,7 @@ import { freeCookers } from './free-cookers';
       border-left: 0;
       border-radius: 0 7px 7px 0;
     }
-    .deed.main {
+    .load {
       min-height: 84px;
       font-size: 26px;
     }

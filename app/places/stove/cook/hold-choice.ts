@@ -8,6 +8,8 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import {
   USUAL_TARGET_F0,
   browningOf,
@@ -42,7 +44,7 @@ const LONGEST_MIN = 360;
 /** How long: the schools side by side, turned into this pressure and these vessels, with what the middle likely gets. */
 @Component({
   selector: 'nw-hold-choice',
-  imports: [HeatBandBar],
+  imports: [HeatBandBar, MatButtonToggle, MatButtonToggleGroup, MatSlider, MatSliderThumb],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hold-choice.html',
   styleUrl: './hold-choice.scss',

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { FormControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
 import {
   FAULTS,
   formatNumber,
@@ -14,7 +16,9 @@ import { Instruments } from '../../../data/devices/instruments';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { pressureWords, shortTime } from '../../../data/words/words';
-import { AskNumber } from '../ask-number';
+import { AskNumber } from '../../../pieces/form/ask-number';
+import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
+import { Fold } from '../../../pieces/fold';
 
 const FAULT_WORDS: Readonly<Record<Fault, string>> = {
   none: 'a good run',
@@ -27,7 +31,7 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
 /** What instruments read, or the way to connect one: a logger on this machine, or a pretended canner for practice. */
 @Component({
   selector: 'nw-instrument-panel',
-  imports: [AskNumber],
+  imports: [AskNumber, ChoiceField, Fold, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (listening(); as on) {
@@ -48,27 +52,20 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
         <p class="soft small">
           {{ on.kind === 'logger' ? 'A logger on this machine' : 'A pretended canner, for practice' }}. It
           takes the steps by itself.
-          <button type="button" class="word" (click)="instruments.disconnect()">Disconnect</button>
+          <button type="button" matButton class="word" (click)="instruments.disconnect()">Disconnect</button>
         </p>
       </section>
     } @else {
-      <details>
-        <summary>Connect an instrument</summary>
-        <button type="button" class="deed" (click)="connect('logger')">
+      <nw-fold title="Connect an instrument">
+        <button type="button" matButton="outlined" class="deed" (click)="connect('logger')">
           Listen to a logger<small>that posts to this machine</small>
         </button>
-        <label class="pretend"
-          >Practice with a pretended canner:
-          <select #fault class="field">
-            @for (f of faults; track f.id) {
-              <option [value]="f.id">{{ f.words }}</option>
-            }
-          </select>
-        </label>
-        <button type="button" class="deed" (click)="connect('pretended', fault.value)">Practice</button>
-      </details>
-      <details>
-        <summary>Type a reading</summary>
+        <nw-choice-field name="Practice with a pretended canner:" [control]="fault" [options]="faults" />
+        <button type="button" matButton="outlined" class="deed" (click)="connect('pretended', fault.value)">
+          Practice
+        </button>
+      </nw-fold>
+      <nw-fold title="Type a reading">
         <nw-ask-number
           name="Steam, by a thermometer"
           unit="°C"
@@ -77,7 +74,7 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
           [max]="150"
           [answer]="airWords()"
           (typed)="typed.set($event)"
-          (given)="note('chamberC', $event)"
+          [keep]="noteChamber"
         />
         <nw-ask-number
           name="Middle of a vessel, by a probe"
@@ -85,12 +82,16 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
           deed="Note it"
           [min]="0"
           [max]="150"
-          (given)="note('coreC', $event)"
+          [keep]="noteCore"
         />
-      </details>
+      </nw-fold>
     }
   `,
   styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+    }
     .note {
       padding: 12px 16px;
       font-size: 18px;
@@ -102,16 +103,6 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
       width: 100%;
       min-height: 56px;
       font-size: 20px;
-    }
-    .pretend {
-      display: grid;
-      gap: 6px;
-      margin: 14px 0 8px;
-      font-size: 17px;
-    }
-    select {
-      min-height: 48px;
-      font-size: 18px;
     }
   `,
 })
@@ -125,7 +116,11 @@ export class InstrumentPanel {
   private readonly time = inject(Time);
   private readonly journal = inject(Journal);
   protected readonly typed = signal('');
-  protected readonly faults = FAULTS.map((id) => ({ id, words: FAULT_WORDS[id] }));
+  protected readonly faults: readonly Choice<Fault>[] = FAULTS.map((value) => ({
+    value,
+    words: FAULT_WORDS[value],
+  }));
+  protected readonly fault = new FormControl<Fault>('none', { nonNullable: true });
   private readonly resumed = signal(false);
 
   protected readonly listening = computed(() => {
@@ -175,23 +170,25 @@ export class InstrumentPanel {
     });
   }
 
-  protected note(channel: CookChannel, value: number): void {
-    void this.journal.say({
+  protected readonly noteChamber = (value: number) => this.note('chamberC', value);
+  protected readonly noteCore = (value: number) => this.note('coreC', value);
+
+  protected connect(kind: 'logger' | 'pretended', fault: Fault = 'none'): void {
+    this.instruments.connect({
+      cookId: this.view().cook.id,
+      kind,
+      fault,
+      pace: this.pace(),
+    });
+  }
+
+  private note(channel: CookChannel, value: number): Promise<boolean> {
+    return this.journal.say({
       kind: 'logged',
       cookId: this.view().cook.id,
       channel,
       source: 'typed',
       readings: [[0, value]],
-    });
-    this.typed.set('');
-  }
-
-  protected connect(kind: 'logger' | 'pretended', fault = 'none'): void {
-    this.instruments.connect({
-      cookId: this.view().cook.id,
-      kind,
-      fault: FAULTS.find((f) => f === fault) ?? 'none',
-      pace: this.pace(),
     });
   }
 }

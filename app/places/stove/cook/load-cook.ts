@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import {
   DAY_MS,
   contentsOf,
@@ -40,7 +42,7 @@ const MOST_START_C = 95;
 /** What goes into the pot, the programme, four lines to check, one press. */
 @Component({
   selector: 'nw-load-cook',
-  imports: [BlankChoice, BlankNumber, HoldChoice, Plaque],
+  imports: [BlankChoice, BlankNumber, HoldChoice, MatButton, MatCheckbox, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',
   styleUrls: ['../stove-face.scss', './load-cook.scss'],

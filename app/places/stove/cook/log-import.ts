@@ -1,24 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { FormControl } from '@angular/forms';
 import { subjectOfCook, type CookView } from '../../../../core/index';
+import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
+import { valueOf } from '../../../pieces/form/form-state';
 import { ReadingsImport } from '../../../pieces/readings-import';
 
 /** Brings in a logger's file of time and temperature. */
 @Component({
   selector: 'nw-log-import',
-  imports: [ReadingsImport],
+  imports: [ChoiceField, ReadingsImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label
-      >The logger was in
-      <select #where class="field" (change)="inChamber.set(where.value === 'chamberC')">
-        <option value="coreC">the middle of a vessel</option>
-        <option value="chamberC">the steam of the chamber</option>
-      </select></label
-    >
+    <nw-choice-field name="The logger was in" [control]="where" [options]="wheres" />
     <nw-readings-import
       label="CSV of time and temperature"
       [subject]="subject()"
-      [channel]="inChamber() ? 'chamberC' : 'coreC'"
+      [channel]="channel()"
       [startMs]="view().state.lidOnMs"
     />
     <p class="soft small">
@@ -31,15 +28,7 @@ import { ReadingsImport } from '../../../pieces/readings-import';
       flex-wrap: wrap;
       gap: 10px 16px;
     }
-    label {
-      display: grid;
-      gap: 4px;
-      font-size: 17px;
-    }
-    .field {
-      min-height: 52px;
-      font-size: 17px;
-    }
+    nw-choice-field,
     nw-readings-import,
     p {
       flex-basis: 100%;
@@ -48,6 +37,11 @@ import { ReadingsImport } from '../../../pieces/readings-import';
 })
 export class LogImport {
   readonly view = input.required<CookView>();
-  protected readonly inChamber = signal(false);
+  protected readonly wheres: readonly Choice<'coreC' | 'chamberC'>[] = [
+    { value: 'coreC', words: 'the middle of a vessel' },
+    { value: 'chamberC', words: 'the steam of the chamber' },
+  ];
+  protected readonly where = new FormControl<'coreC' | 'chamberC'>('coreC', { nonNullable: true });
+  protected readonly channel = valueOf(this.where);
   protected readonly subject = computed(() => subjectOfCook(this.view().cook.id));
 }

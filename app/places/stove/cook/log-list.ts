@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
 import { formatNumber, groupBy, type CookView, type Log } from '../../../../core/index';
 import { ReadingsBook } from '../../../data/journal/readings-book';
@@ -16,13 +17,14 @@ interface LogLine {
 /** What instruments read of a cook, by instrument; each can be left out, and counted again. */
 @Component({
   selector: 'nw-log-list',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (line of lines(); track line.words) {
       <p [class.soft]="line.leftOut">
         {{ line.words }} <span class="count">{{ line.count }}</span>
         <span class="soft">{{ line.when }}</span>
-        <button type="button" class="word" (click)="turn(line)">
+        <button type="button" matButton class="word" (click)="turn(line)">
           {{ line.leftOut ? 'Count it again' : 'Leave it out' }}
         </button>
         @if (line.leftOut) {

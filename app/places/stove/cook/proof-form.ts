@@ -1,40 +1,46 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { parseWithin, type CookView, type Proof } from '../../../../core/index';
-import { messageOf } from '../../../data/words/message-of';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input } from '@angular/core';
+import { FormControl } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import * as z from 'zod';
+import type { CookView, Proof } from '../../../../core/index';
 import { Journal } from '../../../data/journal/journal';
 import { HouseStore } from '../../../data/store/house-store';
+import { formOf, typedNumber } from '../../../pieces/form/checked-by';
+import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
+import { isSound, valueOf } from '../../../pieces/form/form-state';
+import { TextField } from '../../../pieces/form/text-field';
 
 type Kind = Proof['kind'];
 
-const KINDS: readonly { readonly id: Kind; readonly words: string }[] = [
-  { id: 'indicator', words: 'biological indicator' },
-  { id: 'maximum', words: 'maximum thermometer' },
-  { id: 'strip', words: 'exposure strip or tape' },
-];
+const INDICATOR = z.object({
+  result: z.enum(['clear', 'turned']),
+  control: z.enum(['turned', 'clear', 'none']),
+  hours: typedNumber({ field: { label: 'Hours' }, min: 1, max: 400, unit: ' h' }),
+  incubatedC: typedNumber({ field: { label: 'Warmth' }, min: 20, max: 70, unit: ' °C' }),
+  dMinutes: typedNumber({ field: { label: 'D' }, min: 0.5, max: 5, unit: ' min' }),
+});
+const MAXIMUM = z.object({
+  celsius: typedNumber({ field: { label: 'Thermometer' }, min: 20, max: 150, unit: ' °C' }),
+});
 
 /** Notes what was cooked along to see whether the heat arrived. */
 @Component({
   selector: 'nw-proof-form',
+  imports: [ChoiceField, MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof-form.html',
   styles: `
     form {
       display: flex;
       flex-wrap: wrap;
-      align-items: end;
+      align-items: start;
       gap: 12px 16px;
     }
-    label {
-      display: grid;
-      gap: 4px;
-      font-size: 17px;
+    nw-choice-field {
+      flex: 1 1 240px;
     }
-    .field {
-      min-height: 52px;
-      font-size: 18px;
-    }
-    input.field {
-      width: 110px;
+    nw-text-field {
+      flex: 0 1 130px;
     }
     p {
       flex-basis: 100%;
@@ -46,71 +52,73 @@ export class ProofForm {
 
   private readonly journal = inject(Journal);
   private readonly store = inject(HouseStore);
-  protected readonly kinds = KINDS;
-  protected readonly kind = signal<Kind>('indicator');
-  protected readonly turned = signal(false);
-  protected readonly control = signal<'turned' | 'clear' | 'none'>('turned');
-  protected readonly hoursText = signal('24');
-  protected readonly warmC = signal('57');
-  protected readonly dText = signal('1.7');
-  protected readonly maximum = signal('');
-  protected readonly changed = signal(true);
-  protected readonly vessel = signal('');
-  protected readonly problem = signal('');
-  protected readonly vessels = computed(() =>
-    this.view().vesselIds.map((id) => ({ id, code: this.store.house()?.vesselById.get(id)?.code ?? '' })),
-  );
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
-  protected setKind(text: string): void {
-    this.kind.set(KINDS.find((k) => k.id === text)?.id ?? 'indicator');
-    this.problem.set('');
-  }
+  protected readonly kinds: readonly Choice<Kind>[] = [
+    { value: 'indicator', words: 'biological indicator' },
+    { value: 'maximum', words: 'maximum thermometer' },
+    { value: 'strip', words: 'exposure strip or tape' },
+  ];
+  protected readonly results: readonly Choice<'clear' | 'turned'>[] = [
+    { value: 'clear', words: 'stayed clear: its spores died' },
+    { value: 'turned', words: 'turned: its spores lived' },
+  ];
+  protected readonly controls: readonly Choice<'turned' | 'clear' | 'none'>[] = [
+    { value: 'turned', words: 'turned, as it must' },
+    { value: 'clear', words: 'stayed clear' },
+    { value: 'none', words: 'there was none' },
+  ];
+  protected readonly strips: readonly Choice<'yes' | 'no'>[] = [
+    { value: 'yes', words: 'changed' },
+    { value: 'no', words: 'did not change' },
+  ];
+  protected readonly vessels = computed<readonly Choice[]>(() => [
+    { value: '', words: 'any of them' },
+    ...this.view().vesselIds.map((id) => ({
+      value: id,
+      words: this.store.house()?.vesselById.get(id)?.code ?? '',
+    })),
+  ]);
 
-  protected setControl(text: string): void {
-    this.control.set(text === 'clear' || text === 'none' ? text : 'turned');
-  }
+  protected readonly kind = new FormControl<Kind>('indicator', { nonNullable: true });
+  protected readonly kindOf = valueOf(this.kind);
+  protected readonly indicator = formOf(INDICATOR, {
+    result: 'clear',
+    control: 'turned',
+    hours: '24',
+    incubatedC: '57',
+    dMinutes: '1.7',
+  });
+  protected readonly maximum = formOf(MAXIMUM, { celsius: '' });
+  protected readonly strip = new FormControl<'yes' | 'no'>('yes', { nonNullable: true });
+  protected readonly vessel = new FormControl('', { nonNullable: true });
 
   protected save(): void {
-    try {
-      const proof = this.proof();
-      const vesselId = this.view().vesselIds.find((id) => id === this.vessel());
-      this.problem.set('');
+    const proof = this.proof();
+    if (proof !== undefined) {
+      const vesselId = this.view().vesselIds.find((id) => id === this.vessel.value);
       void this.journal.say({ kind: 'proofRead', cookId: this.view().cook.id, proof, vesselId });
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
     }
   }
 
-  private proof(): Proof {
-    switch (this.kind()) {
+  /** What was read, or nothing where a field is wrong. */
+  private proof(): Proof | undefined {
+    switch (this.kind.value) {
       case 'strip':
-        return { kind: 'strip', changed: this.changed() };
+        return { kind: 'strip', changed: this.strip.value === 'yes' };
       case 'maximum':
-        return {
-          kind: 'maximum',
-          celsius: parseWithin(this.maximum(), {
-            field: { label: 'Thermometer' },
-            min: 20,
-            max: 150,
-            unit: ' °C',
-          }),
-        };
-      default:
-        return {
-          kind: 'indicator',
-          form: 'ampoule',
-          logPopulation: 6,
-          dMinutes: parseWithin(this.dText(), { field: { label: 'D' }, min: 0.5, max: 5, unit: ' min' }),
-          result: this.turned() ? 'turned' : 'clear',
-          control: this.control(),
-          hours: parseWithin(this.hoursText(), { field: { label: 'Hours' }, min: 1, max: 400, unit: ' h' }),
-          incubatedC: parseWithin(this.warmC(), {
-            field: { label: 'Warmth' },
-            min: 20,
-            max: 70,
-            unit: ' °C',
-          }),
-        };
+        return isSound(this.maximum, this.host)
+          ? { kind: 'maximum', ...MAXIMUM.parse(this.maximum.getRawValue()) }
+          : undefined;
+      case 'indicator':
+        return isSound(this.indicator, this.host)
+          ? {
+              kind: 'indicator',
+              form: 'ampoule',
+              logPopulation: 6,
+              ...INDICATOR.parse(this.indicator.getRawValue()),
+            }
+          : undefined;
     }
   }
 }

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { FormControl } from '@angular/forms';
 import {
   decimalsOf,
   doseFor,
@@ -10,17 +19,21 @@ import {
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { AskNumber } from '../ask-number';
+import { checkedBy, typedNumber } from '../../../pieces/form/checked-by';
+import { isSound } from '../../../pieces/form/form-state';
+import { TextField } from '../../../pieces/form/text-field';
+import { AskNumber } from '../../../pieces/form/ask-number';
 import { plannedStrength } from '../cook/planned-strength';
 
 const MOST_ML = 100_000;
+const DROPS = typedNumber({ field: { label: 'Drops' }, min: 0, max: 1000, whole: true });
 /** Where a formula names none: agar and broth do well around it. From memory. */
 const USUAL_PH = 6;
 
 /** What agar and broth are asked at the bench: how much is left after boiling, and the pH, drop by drop. */
 @Component({
   selector: 'nw-dissolved-tests',
-  imports: [AskNumber],
+  imports: [AskNumber, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="tests">
@@ -32,31 +45,11 @@ const USUAL_PH = 6;
         [max]="mostMl"
         [answer]="leftWords()"
         (typed)="leftText.set($event)"
-        (given)="left($event)"
+        [keep]="left"
       />
       <div class="ph">
-        <nw-ask-number
-          name="pH"
-          deed="Read"
-          [min]="0"
-          [max]="14"
-          [answer]="phWords()"
-          (given)="read($event)"
-        />
-        <label class="drops"
-          >after drops
-          <input
-            #drops
-            class="field"
-            inputmode="numeric"
-            maxlength="4"
-            [value]="dropsText()"
-            (input)="dropsText.set(drops.value)"
-          />
-        </label>
-        @if (problem(); as words) {
-          <p class="error" role="alert">{{ words }}</p>
-        }
+        <nw-ask-number name="pH" deed="Read" [min]="0" [max]="14" [answer]="phWords()" [keep]="read" />
+        <nw-text-field class="drops" keys="numeric" name="after drops" [longest]="4" [control]="drops" />
         @if (view().phReads.length > 0) {
           <p class="soft log">{{ log() }}</p>
         }
@@ -77,12 +70,7 @@ const USUAL_PH = 6;
       gap: 6px;
     }
     .drops {
-      display: flex;
-      gap: 10px;
-      align-items: center;
-    }
-    .drops input {
-      width: 76px;
+      width: 140px;
     }
   `,
 })
@@ -91,11 +79,14 @@ export class DissolvedTests {
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
   protected readonly mostMl = MOST_ML;
   protected readonly leftText = signal('');
-  protected readonly dropsText = signal('0');
-  protected readonly problem = signal('');
+  protected readonly drops = new FormControl('0', {
+    nonNullable: true,
+    validators: checkedBy(() => DROPS),
+  });
 
   private readonly wantedPh = computed(() => {
     const { formula } = this.view().batch;
@@ -140,24 +131,20 @@ export class DissolvedTests {
       .join(' · '),
   );
 
-  protected left(volumeMl: number): void {
-    this.leftText.set('');
-    void this.journal.say({ kind: 'volumeMeasured', batchId: this.view().batch.id, volumeMl });
-  }
+  protected readonly left = (volumeMl: number): Promise<boolean> =>
+    this.journal.say({ kind: 'volumeMeasured', batchId: this.view().batch.id, volumeMl });
 
-  protected async read(ph: number): Promise<void> {
-    const drops = Number(this.dropsText().trim() || '0');
-    if (!Number.isInteger(drops) || drops < 0 || drops > 1000) {
-      this.problem.set(
-        `Drops must be a whole number between 0 and 1000. You typed ${this.dropsText()}. Nothing was changed.`,
-      );
-      return;
+  protected readonly read = async (ph: number): Promise<boolean> => {
+    if (!isSound(this.drops, this.host)) {
+      return false;
     }
-    this.problem.set('');
-    if (await this.journal.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops })) {
-      this.dropsText.set('1');
+    const drops = DROPS.parse(this.drops.value);
+    const isNoted = await this.journal.say({ kind: 'phRead', batchId: this.view().batch.id, ph, drops });
+    if (isNoted) {
+      this.drops.reset('1');
     }
-  }
+    return isNoted;
+  };
 
   /** What goes into so much, at once while it is typed. */
   private dosesFor(volumeMl: number): string {

@@ -7,6 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
@@ -17,12 +18,12 @@ import {
   type BatchView,
   unlessRefused,
 } from '../../../../core/index';
-import { messageOf } from '../../../data/words/message-of';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
+import { AskNumber } from '../../../pieces/form/ask-number';
 import { Keys } from '../../../data/devices/keys';
 import { DissolvedTests } from './dissolved-tests';
 import { hydrationClock } from './hydration-clock';
@@ -39,7 +40,17 @@ const TISSUE = [
 /** A medium from the sack to its vessels: soak, simmer, dry, test, weigh, fill. */
 @Component({
   selector: 'nw-hydration-screen',
-  imports: [ClockFace, DissolvedTests, MixTests, Pasteurize, Plaque, RouterLink, WeighList],
+  imports: [
+    AskNumber,
+    ClockFace,
+    DissolvedTests,
+    MatButton,
+    MixTests,
+    Pasteurize,
+    Plaque,
+    RouterLink,
+    WeighList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hydration-screen.html',
   styleUrls: ['../stove-face.scss', './hydration-screen.scss'],
@@ -52,8 +63,11 @@ export class HydrationScreen {
 
   protected readonly tissue = TISSUE;
   protected readonly massText = signal('');
-  protected readonly massProblem = signal('');
   protected readonly clock = computed(() => hydrationClock(this.view()));
+  /** Which step goes on; all before it are done. */
+  protected readonly at = computed(() =>
+    this.clock().steps.findIndex((step) => step.step === this.clock().current?.step),
+  );
   protected readonly leftMinutes = computed(() => ((this.clock().dueMs ?? 0) - this.time.now()) / MINUTE_MS);
   protected readonly share = computed(() => {
     const { dueMs, sinceMs } = this.clock();
@@ -97,7 +111,7 @@ export class HydrationScreen {
     const moisture = this.view().weighedMoisture;
     const target = this.view().batch.plan?.targetMoisture ?? 0;
     if (moisture === undefined) {
-      return undefined;
+      return 'It gives the real moisture, and corrects the next batch.';
     }
     const off = moisture - target;
     const words =
@@ -106,7 +120,7 @@ export class HydrationScreen {
         : off > 0
           ? 'wetter than wanted: let it steam on, then weigh again'
           : 'drier than wanted: it will run slowly';
-    return { percent: formatNumber(moisture * 100, 1), words, off };
+    return `${formatNumber(moisture * 100, 1)} % moisture, ${words}.`;
   });
 
   constructor() {
@@ -134,23 +148,14 @@ export class HydrationScreen {
       : unlessRefused(() => `${formatNumber(this.moistureOf(this.massText()) * 100, 1)} % moisture`, ''),
   );
 
-  protected async weigh(): Promise<void> {
-    try {
-      this.moistureOf(this.massText());
-      this.massProblem.set('');
-      if (
-        await this.journal.say({
-          kind: 'weighed',
-          batchId: this.view().batch.id,
-          massG: parseIn(this.massText(), 'drainedMass', 'g'),
-        })
-      ) {
-        this.massText.set('');
-      }
-    } catch (error) {
-      this.massProblem.set(`${messageOf(error)} Nothing was changed.`);
-    }
-  }
+  protected readonly readMass = (text: string): number => {
+    // Below its dry matter it cannot weigh: that is refused here.
+    this.moistureOf(text);
+    return parseIn(text, 'drainedMass', 'g');
+  };
+
+  protected readonly weigh = (massG: number): Promise<boolean> =>
+    this.journal.say({ kind: 'weighed', batchId: this.view().batch.id, massG });
 
   private moistureOf(text: string): number {
     return weighedMoisture(parseIn(text, 'drainedMass', 'g'), this.view().batch.plan?.dryMatterG ?? 0);

@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import {
   WATER,
   correctMix,
   decimalsOf,
   formatNumber,
   moistureOf,
+  parseIn,
+  unlessRefused,
   type BatchView,
   type Material,
 } from '../../../../core/index';
@@ -12,7 +15,9 @@ import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { amountWords } from '../../../data/words/words';
-import { AskNumber } from '../ask-number';
+import { ChoiceField } from '../../../pieces/form/choice-field';
+import { keptChoice } from '../../../pieces/form/form-state';
+import { AskNumber } from '../../../pieces/form/ask-number';
 
 const SQUEEZES = [
   { result: 'dry', words: 'Crumbles', hint: 'not one drop' },
@@ -33,7 +38,7 @@ interface Helper {
 /** The squeeze of a mix, and what to add when it came out wet or dry, noted step by step. */
 @Component({
   selector: 'nw-mix-tests',
-  imports: [AskNumber],
+  imports: [AskNumber, ChoiceField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mix-tests.html',
   styles: `
@@ -55,9 +60,9 @@ interface Helper {
       font-weight: 600;
     }
     .what {
-      display: inline-block;
-      width: auto;
-      min-height: 48px;
+      display: inline-grid;
+      width: 240px;
+      vertical-align: middle;
     }
     .cure {
       display: grid;
@@ -76,7 +81,14 @@ export class MixTests {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   protected readonly squeezes = SQUEEZES;
-  protected readonly helperId = signal('');
+  private readonly helperId = signal('');
+  protected readonly helper = keptChoice(
+    '',
+    () => this.chosenHelper().id,
+    (id) => {
+      this.helperId.set(id);
+    },
+  );
   protected readonly typed = signal('');
 
   protected readonly wanted = computed(() => this.view().batch.plan?.targetMoisture ?? 0);
@@ -98,6 +110,9 @@ export class MixTests {
       return material === undefined || all.indexOf(id) !== i ? [] : [helperOf(material)];
     });
   });
+  protected readonly helperChoices = computed(() =>
+    this.helpers().map(({ id, name }) => ({ value: id, words: name })),
+  );
   protected readonly chosenHelper = computed<Helper>(() =>
     this.off() < 0
       ? { id: WATER, name: 'Water', moisture: 1 }
@@ -128,8 +143,8 @@ export class MixTests {
   });
   protected readonly afterWords = computed(() => {
     const { mixed } = this.view();
-    const addedG = Number(this.typed().replace(',', '.'));
-    if (mixed === undefined || !(addedG > 0)) {
+    const addedG = unlessRefused(() => parseIn(this.typed(), { label: 'Added' }, 'g'), 0);
+    if (mixed === undefined || addedG <= 0) {
       return '';
     }
     const moisture =
@@ -141,21 +156,11 @@ export class MixTests {
     void this.journal.say({ kind: 'squeezed', batchId: this.view().batch.id, result });
   }
 
-  protected async add(massG: number): Promise<void> {
+  protected readonly add = (massG: number): Promise<boolean> => {
     const { id, name, moisture } = this.chosenHelper();
-    if (
-      await this.journal.say({
-        kind: 'adjusted',
-        batchId: this.view().batch.id,
-        materialId: id,
-        name,
-        massG,
-        moisture,
-      })
-    ) {
-      this.typed.set('');
-    }
-  }
+    const batchId = this.view().batch.id;
+    return this.journal.say({ kind: 'adjusted', batchId, materialId: id, name, massG, moisture });
+  };
 
   protected mass(value: number): string {
     const stepG = this.store.household()?.scaleStepG ?? 1;

@@ -7,6 +7,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import {
   PASTEURIZE_C,
   PASTEURIZE_MIN,
@@ -59,17 +60,20 @@ const STORED_MOISTURE = 0.12;
 /** What a way of pasteurizing gives the middle, before one begins. */
 @Component({
   selector: 'nw-pasteurize',
-  imports: [BlankChoice, BlankNumber],
+  imports: [BlankChoice, BlankNumber, MatButtonToggle, MatButtonToggleGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="Ways to pasteurize">
-      <div class="ways" role="group" aria-label="Way">
+      <mat-button-toggle-group
+        aria-label="Way"
+        [hideSingleSelectionIndicator]="true"
+        [value]="way()"
+        (change)="way.set($event.value)"
+      >
         @for (w of ways; track w.id) {
-          <button type="button" class="way" [attr.aria-pressed]="w.id === way()" (click)="way.set(w.id)">
-            {{ w.words }}
-          </button>
+          <mat-button-toggle [value]="w.id">{{ w.words }}</mat-button-toggle>
         }
-      </div>
+      </mat-button-toggle-group>
       @switch (way()) {
         @case ('bucket') {
           <p class="sentence">
@@ -122,27 +126,6 @@ const STORED_MOISTURE = 0.12;
       gap: 12px;
       padding-top: 12px;
       border-top: 1px solid var(--line);
-    }
-    .ways {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px;
-    }
-    .way {
-      min-height: 56px;
-      padding: 4px 14px;
-      border: 2px solid var(--edge);
-      border-radius: 6px;
-      background: none;
-      color: inherit;
-      font: inherit;
-      font-size: 18px;
-      cursor: pointer;
-    }
-    .way[aria-pressed='true'] {
-      border-color: var(--rim);
-      font-weight: 700;
-      box-shadow: inset 0 0 0 1px var(--rim);
     }
     .sentence {
       font-size: 21px;

@@ -7,22 +7,24 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import {
   WATER,
   decimalsOf,
   doseFor,
   formatNumber,
   kitchenOf,
-  parseWithin,
   takesUpWater,
   type BatchView,
 } from '../../../../core/index';
-import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { Scale } from '../../../data/devices/scale';
 import { Journal } from '../../../data/journal/journal';
 import { WHICH_HOUSE } from '../../../data/store/which-house';
 import { plannedStrength } from '../cook/planned-strength';
+import { AskNumber } from '../../../pieces/form/ask-number';
+
+const MOST_G = 1_000_000;
 
 interface Row {
   readonly id: string;
@@ -40,6 +42,7 @@ interface Row {
  */
 @Component({
   selector: 'nw-weigh-list',
+  imports: [AskNumber, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './weigh-list.html',
   styles: `
@@ -52,17 +55,15 @@ interface Row {
     }
     .tick {
       flex: 1 1 320px;
+      font-size: 22px;
+      line-height: 1.2;
+    }
+    .columns {
       display: grid;
       grid-template-columns: 34px 148px minmax(0, auto) 1fr;
       gap: 14px;
       align-items: center;
       min-height: 60px;
-      border: 0;
-      background: none;
-      color: var(--text);
-      font: 400 22px/1.2 var(--text-face);
-      text-align: left;
-      cursor: pointer;
     }
     .tick strong {
       font-size: 32px;
@@ -85,20 +86,17 @@ interface Row {
     .note {
       font-size: 17px;
     }
-    .really {
+    .other {
       font-size: 18px;
     }
-    form {
+    .really {
       display: flex;
       flex-wrap: wrap;
       align-items: center;
       gap: 8px 14px;
     }
-    input {
-      width: 110px;
-    }
     @media (max-width: 620px) {
-      .tick {
+      .columns {
         grid-template-columns: 32px 108px minmax(0, 1fr);
         gap: 10px;
       }
@@ -119,7 +117,7 @@ export class WeighList {
   protected readonly scale = inject(Scale);
   protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
   protected readonly open = signal('');
-  protected readonly problem = signal('');
+  protected readonly most = MOST_G;
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
 
   protected readonly rows = computed<readonly Row[]>(() => {
@@ -181,25 +179,19 @@ export class WeighList {
     void this.journal.say({ kind: 'weighedOut', batchId: this.view().batch.id, materialId: row.id, massG });
   }
 
-  protected async type(row: Row, text: string): Promise<void> {
-    try {
-      const field = { label: `${row.name}, really` };
-      const massG = parseWithin(text, { field, min: 0, max: 1_000_000, unit: ' g' });
-      this.problem.set('');
-      if (
-        await this.journal.say({
-          kind: 'weighedOut',
-          batchId: this.view().batch.id,
-          materialId: row.id,
-          massG,
-        })
-      ) {
-        this.open.set('');
-      }
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
+  /** Keeps what the row that is open really weighed. */
+  protected readonly keep = async (massG: number): Promise<boolean> => {
+    const isNoted = await this.journal.say({
+      kind: 'weighedOut',
+      batchId: this.view().batch.id,
+      materialId: this.open(),
+      massG,
+    });
+    if (isNoted) {
+      this.open.set('');
     }
-  }
+    return isNoted;
+  };
 }
 
 function isStrainedOut(formula: NonNullable<BatchView['batch']['formula']>, id: string): boolean {

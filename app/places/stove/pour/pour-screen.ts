@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import {
   MINUTE_MS,
   POUR_FROM_C,
@@ -13,14 +14,14 @@ import { Time } from '../../../data/clock/time';
 import { shortTime } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
-import { AskNumber } from '../ask-number';
+import { AskNumber } from '../../../pieces/form/ask-number';
 import { codesOf } from '../cook/codes-of';
 import { pourClock } from './pour-clock';
 
 /** Agar cooling to pouring heat: readings foretell the minute, and how long the window lasts. */
 @Component({
   selector: 'nw-pour-screen',
-  imports: [AskNumber, ClockFace, Plaque],
+  imports: [AskNumber, ClockFace, MatButton, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card face" [class.needs]="isOpen()" aria-label="Agar cooling to pour">
@@ -56,7 +57,7 @@ import { pourClock } from './pour-clock';
         [min]="20"
         [max]="125"
         [answer]="lastWords()"
-        (given)="read($event)"
+        [keep]="read"
       />
       <p class="caution">
         Above boiling it erupts when it is moved: wait, then swirl at arm's length before pouring. Pour at
@@ -64,7 +65,7 @@ import { pourClock } from './pour-clock';
       </p>
     </section>
     <div class="deeds">
-      <button type="button" class="deed" [class.main]="isOpen()" (click)="poured()">
+      <button type="button" [matButton]="isOpen() ? 'elevated' : 'outlined'" class="deed" (click)="poured()">
         Poured<small>{{
           isOpen() ? 'press when the last plate is poured' : 'press when you have poured'
         }}</small>
@@ -125,15 +126,14 @@ export class PourScreen {
     return formatNumber(value);
   }
 
-  protected read(celsius: number): void {
-    void this.journal.say({
+  protected readonly read = (celsius: number): Promise<boolean> =>
+    this.journal.say({
       kind: 'logged',
       cookId: this.view().cook.id,
       channel: 'agarC',
       source: 'typed',
       readings: [[0, celsius]],
     });
-  }
 
   protected poured(): void {
     void this.journal.say({ kind: 'poured', cookId: this.view().cook.id });

@@ -1,0 +1,90 @@
+import {
+  FormControl,
+  FormGroup,
+  type AbstractControl,
+  type ValidationErrors,
+  type ValidatorFn,
+} from '@angular/forms';
+import * as z from 'zod';
+import {
+  MOST_LINE_LETTERS,
+  parseWithin,
+  requireText,
+  type FieldRef,
+  type RangeRule,
+} from '../../../core/index';
+import { problemOf } from '../../data/words/message-of';
+
+/** The key under which the one sentence stands that says what is wrong with a control. */
+export const WORDS = 'words';
+
+/** Text as it is read by the core, whose refusals become what is wrong with the field. */
+export function typed<T>(read: (text: string) => T) {
+  return z.string().transform((text, context): T => {
+    let value: T | undefined;
+    const message = problemOf(() => {
+      value = read(text);
+    });
+    if (message === '') {
+      return value as T;
+    }
+    context.issues.push({ code: 'custom', message, input: text });
+    return z.NEVER;
+  });
+}
+
+/** A number as a person types it, with or without its unit, held to a range. */
+export function typedNumber(rule: RangeRule) {
+  return typed((text) => parseWithin(text, rule));
+}
+
+/** The same, or nothing: an emptied field takes the number away. */
+export function typedNumberOrNothing(rule: RangeRule) {
+  return typed((text) => (text.trim() === '' ? undefined : parseWithin(text, rule)));
+}
+
+/** A line of text that must be there, without the spaces around it. */
+export function typedLine(field: FieldRef, mostLetters: number = MOST_LINE_LETTERS) {
+  return typed((text) => requireText(text, field, mostLetters));
+}
+
+/** What follows a refusal where a figure is kept as it is typed, or a deed was asked for. */
+const UNCHANGED = 'Nothing was changed.';
+
+/** A validator from a schema: the first thing that is wrong, as one sentence, and that nothing was changed. */
+export function checkedBy(schema: () => z.ZodType): ValidatorFn {
+  return ({ value }: AbstractControl) => {
+    const issue = schema().safeParse(value).error?.issues[0];
+    return issue ? wrong(issue.message) : null;
+  };
+}
+
+/** What is wrong with a control, as its one error. */
+export function wrong(words: string): ValidationErrors {
+  return { [WORDS]: `${words} ${UNCHANGED}` };
+}
+
+type Controls<S extends z.ZodObject> = {
+  [K in keyof z.input<S>]: FormControl<z.input<S>[K]>;
+};
+
+/**
+ * A typed form from one schema: each control is held to its own part, the group to the rules between them.
+ * Controls hold what was typed; `schema.parse(form.getRawValue())` gives what was meant.
+ */
+export function formOf<S extends z.ZodObject>(schema: S, start: z.input<S>): FormGroup<Controls<S>> {
+  const controls = Object.fromEntries(
+    Object.entries(schema.shape).map(([key, part]) => [
+      key,
+      new FormControl(start[key as keyof z.input<S>], {
+        nonNullable: true,
+        validators: checkedBy(() => part as z.ZodType),
+      }),
+    ]),
+  ) as Controls<S>;
+  const between: ValidatorFn = (group) => {
+    const issue = schema.safeParse(group.value).error?.issues.find(({ path }) => path.length === 0);
+    return issue ? wrong(issue.message) : null;
+  };
+  return new FormGroup(controls, { validators: between });
+}

@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ReactiveFormsModule, type FormControl } from '@angular/forms';
+import { MatError, MatFormField, MatSuffix } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { FIELD_DEFAULTS } from './field-defaults';
+import { WORDS } from './checked-by';
+import { recheckWith } from './form-state';
+
+/** A line, or some, to write into: its name above it, its unit behind, what is wrong beneath. */
+@Component({
+  selector: 'nw-text-field',
+  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule],
+  providers: [...FIELD_DEFAULTS],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (!isNameHidden()) {
+      <label [for]="id()">{{ name() }}</label>
+    }
+    <mat-form-field>
+      @if (rows() > 1) {
+        <textarea
+          matInput
+          [id]="id()"
+          [formControl]="control()"
+          [attr.aria-label]="isNameHidden() ? name() : null"
+          [rows]="rows()"
+          [attr.maxlength]="longest()"
+        ></textarea>
+      } @else {
+        <input
+          matInput
+          [id]="id()"
+          [formControl]="control()"
+          [attr.aria-label]="isNameHidden() ? name() : null"
+          [placeholder]="example()"
+          [attr.inputmode]="keys()"
+          [attr.maxlength]="longest()"
+          autocomplete="off"
+          (change)="settle()"
+        />
+      }
+      <span matTextSuffix class="nowrap">{{ unit() }}</span>
+      <mat-error>{{ control().getError(words) }}</mat-error>
+    </mat-form-field>
+  `,
+  styleUrl: './field.scss',
+})
+export class TextField {
+  private static made = 0;
+
+  readonly name = input.required<string>();
+  readonly control = input.required<FormControl<string>>();
+  readonly unit = input('');
+  /** Which keys a phone shows: those of numbers, or letters. */
+  readonly keys = input<'decimal' | 'numeric' | 'text'>('text');
+  readonly longest = input(24);
+  readonly rows = input(1);
+  readonly example = input('');
+  /** Where what stands around it names it already, the name is there for a screen reader alone. */
+  readonly isNameHidden = input(false);
+  readonly id = input(`nw-text-${TextField.made++}`);
+  /** What was typed is done with, and fits. */
+  readonly kept = output<string>();
+
+  protected readonly words = WORDS;
+
+  constructor() {
+    recheckWith(this.control);
+  }
+
+  protected settle(): void {
+    const control = this.control();
+    control.markAsTouched();
+    if (control.valid && control.dirty) {
+      this.kept.emit(control.value);
+    }
+  }
+}
