@@ -23,11 +23,8 @@ import { TextField } from './text-field';
       display: grid;
       grid-template-columns: minmax(140px, 220px) auto;
       gap: 6px 10px;
-      align-items: start;
+      align-items: end;
       justify-content: start;
-    }
-    button {
-      margin-top: 26px;
     }
     p {
       grid-column: 1 / -1;

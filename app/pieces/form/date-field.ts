@@ -9,6 +9,7 @@ import { MatTimepicker, MatTimepickerInput } from '@angular/material/timepicker'
 import { enGB } from 'date-fns/locale';
 import { WORDS } from './checked-by';
 import { recheckWith } from './form-state';
+import { MonthHead } from './month-head';
 
 /** A day, typed or taken from a calendar. What is no day is null, and said. */
 @Component({
@@ -55,7 +56,7 @@ import { recheckWith } from './form-state';
       <button type="button" matIconButton [attr.aria-label]="'Calendar, ' + name()" (click)="picker.open()">
         <mat-icon svgIcon="calendar_month" aria-hidden="true" />
       </button>
-      <mat-datepicker #picker [dateClass]="asPlate" />
+      <mat-datepicker #picker [dateClass]="asPlate" [calendarHeaderComponent]="head" />
       @if (hasTime()) {
         <input
           class="field time"
@@ -90,6 +91,7 @@ export class DateField {
   }
 
   protected readonly asPlate = () => 'day';
+  protected readonly head = MonthHead;
 
   protected wrong(): string {
     const control = this.control();

@@ -54,6 +54,15 @@ import { keptChoice } from '../../pieces/form/form-state';
     .days .deed {
       padding-inline: 14px;
     }
+    @media (max-width: 620px) {
+      .days {
+        grid-template-columns: 1fr 1fr;
+      }
+      nw-date-field {
+        order: -1;
+        grid-column: 1 / -1;
+      }
+    }
     h2,
     p {
       margin: 0;

@@ -9,7 +9,7 @@ import { Archive } from './archive';
 import { Cultures } from './cultures';
 import { Ledger } from './ledger';
 import { LineageView } from './lineage';
-import { lineagePicture, wayBack } from './lineage-model';
+import { lineagePicture, lineageRows, wayBack } from './lineage-model';
 import { Settings } from './settings';
 
 describe('the Ledger', () => {
@@ -46,6 +46,19 @@ describe('the Ledger', () => {
       expect(picture.edges.filter((e) => e.bad).map((e) => `${e.from.view.code} ${e.to.view.code}`)).toEqual([
         'L6 G15',
         'L6 G16',
+      ]);
+    });
+
+    it('runs down on a narrow screen: each batch once, under what fed it', async () => {
+      setup = await demoHouse();
+      const l6 = setup.house().batches.find((b) => b.code === 'L6')!.vessels[0]!;
+      const rows = lineageRows(lineagePicture(l6, setup.house()));
+      expect(rows.map(({ node, depth }) => `${depth} ${node.view.code}`)).toEqual([
+        '0 A3',
+        '1 A12',
+        '2 L6',
+        '3 G15',
+        '3 G16',
       ]);
     });
 

@@ -96,6 +96,32 @@ function edgesOf(nodes: readonly LineageNode[], house: House): LineageEdge[] {
   return [...edges.values()];
 }
 
+/** A batch in the picture as a line that runs down, so far below the first. */
+export interface LineageRow {
+  readonly node: LineageNode;
+  readonly depth: number;
+}
+
+/** The picture as lines, for a narrow screen: each batch once, under the first that fed it, children by their date. */
+export function lineageRows({ nodes, edges }: LineagePicture): readonly LineageRow[] {
+  const rows: LineageRow[] = [];
+  const seen = new Set<LineageNode>();
+  const add = (node: LineageNode, depth: number) => {
+    if (seen.has(node)) {
+      return;
+    }
+    seen.add(node);
+    rows.push({ node, depth });
+    for (const child of nodes.filter((n) => edges.some((e) => e.from === node && e.to === n))) {
+      add(child, depth + 1);
+    }
+  };
+  for (const node of nodes.filter((n) => edges.every((e) => e.to !== n))) {
+    add(node, 0);
+  }
+  return rows;
+}
+
 export interface WayStep {
   readonly views: readonly VesselView[];
   readonly words: string;

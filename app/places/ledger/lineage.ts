@@ -14,7 +14,7 @@ import { HouseStore } from '../../data/store/house-store';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { CONTAMINANT_WORDS } from '../../data/words/words';
-import { lineagePicture, wayBack, type LineageEdge, type LineageNode } from './lineage-model';
+import { lineagePicture, lineageRows, wayBack, type LineageEdge, type LineageNode } from './lineage-model';
 import { PickField } from '../../pieces/form/pick-field';
 import type { Choice } from '../../pieces/form/choice-field';
 
@@ -55,6 +55,11 @@ export class LineageView {
   protected readonly picture = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];
     return house && vessel ? lineagePicture(vessel, house) : undefined;
+  });
+  /** The same, as lines that run down; shown where the picture would run off the side. */
+  protected readonly rows = computed(() => {
+    const picture = this.picture();
+    return picture === undefined ? [] : lineageRows(picture);
   });
   protected readonly height = computed(() => TOP + (this.picture()?.lanes ?? 1) * LANE_PX + 40);
   protected readonly width = WIDTH;
