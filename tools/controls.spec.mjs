@@ -1,4 +1,5 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
+import { filesBelow } from './files-below.mjs';
 
 /**
  * Controls that are not Angular Material's, by file: each has its reason in decision 9. Files to choose have no part of
@@ -73,11 +74,4 @@ function endOfTag(text, start) {
     }
   }
   return text.length;
-}
-
-function filesBelow(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const path = `${folder}/${entry.name}`;
-    return entry.isDirectory() ? filesBelow(path) : [path];
-  });
 }

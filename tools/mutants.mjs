@@ -1,5 +1,6 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { filesBelow } from './files-below.mjs';
 import { keyOf } from './mutants-plugin.mjs';
 import { say } from './say.mjs';
 
@@ -101,13 +102,6 @@ async function choose() {
     .sort((a, b) => a.at - b.at)
     .slice(0, COUNT)
     .map(({ mutant }) => mutant);
-}
-
-function filesBelow(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const path = `${folder}/${entry.name}`;
-    return entry.isDirectory() ? filesBelow(path) : [path];
-  });
 }
 
 function rangeOf({ fileName, location: { start, end } }) {

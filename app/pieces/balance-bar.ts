@@ -42,10 +42,10 @@ export interface BalanceWords {
     </div>
     <div class="bar">
       <span class="water" [style.width.%]="at(value())"
-        ><span>{{ crowd() === 'right' ? both() : crowd() === 'left' ? '' : words().left }}</span></span
+        ><span>{{ sides().left }}</span></span
       >
       <span class="dry"
-        ><span>{{ crowd() === 'left' ? both() : crowd() === 'right' ? '' : words().right }}</span></span
+        ><span>{{ sides().right }}</span></span
       >
       <span class="handle" [style.left.%]="at(value())" aria-hidden="true"></span>
       <input
@@ -90,10 +90,15 @@ export class BalanceBar {
 
   protected readonly steps = STEPS;
   /** Where one side grows too narrow for its words, the other takes both. */
-  protected readonly crowd = computed(() =>
-    this.at(this.value()) > 100 - NARROW ? 'right' : this.at(this.value()) < NARROW ? 'left' : 'none',
-  );
-  protected readonly both = computed(() => `${this.words().left} · ${this.words().right}`);
+  protected readonly sides = computed(() => {
+    const { left, right } = this.words();
+    const share = this.at(this.value());
+    const both = `${left} · ${right}`;
+    if (share > 100 - NARROW) {
+      return { left: both, right: '' };
+    }
+    return share < NARROW ? { left: '', right: both } : { left, right };
+  });
   protected readonly wordsAt = computed(() => Math.max(this.value(), ...this.marks().map((m) => m.moisture)));
   private readonly pastWords = computed(() => {
     const shown = this.marks().map((m) => formatNumber(m.moisture * 100, 1));

@@ -14,6 +14,7 @@ import {
 } from '@angular/core';
 import { parseIn } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
+import type { Choice } from './form/choice-field';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
 @Component({
@@ -139,7 +140,7 @@ export class BlankChoice {
 
   readonly name = input.required<string>();
   readonly value = model.required<string>();
-  readonly options = input.required<readonly { readonly value: string; readonly words: string }[]>();
+  readonly options = input.required<readonly Choice[]>();
 
   protected readonly id = `nw-blank-${BlankChoice.made++}`;
   protected readonly isOpen = signal(false);

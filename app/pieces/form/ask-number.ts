@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input
 import { outputFromObservable } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { checkedBy, typed, typedNumber } from './checked-by';
+import { checkedBy, rangeOf, typed, typedNumber } from './checked-by';
 import { isSound } from './form-state';
 import { TextField } from './text-field';
 
@@ -47,14 +47,11 @@ export class AskNumber {
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly schema = computed(() => {
-    const rule = {
-      field: { label: this.refusedAs() || this.name() },
-      min: this.min(),
-      max: this.max(),
-      unit: this.unit() && ` ${this.unit()}`,
-    };
+    const [unit, min, max] = [this.unit(), this.min(), this.max()];
     const read = this.read();
-    return read === undefined ? typedNumber(rule) : typed(read);
+    return read === undefined
+      ? typedNumber(rangeOf({ name: this.refusedAs() || this.name(), unit, min, max }))
+      : typed(read);
   });
   protected readonly control = new FormControl('', { nonNullable: true });
   readonly typed = outputFromObservable(this.control.valueChanges);

@@ -33,6 +33,17 @@ export function typed<T>(read: (text: string) => T) {
   });
 }
 
+/** The range of a field, as its name and the unit behind it say. */
+export function rangeOf(field: {
+  readonly name: string;
+  readonly unit: string;
+  readonly min: number;
+  readonly max: number;
+}): RangeRule {
+  const { name, unit, min, max } = field;
+  return { field: { label: name }, min, max, unit: unit && ` ${unit}` };
+}
+
 /** A number as a person types it, with or without its unit, held to a range. */
 export function typedNumber(rule: RangeRule) {
   return typed((text) => parseWithin(text, rule));
@@ -69,8 +80,7 @@ type Controls<S extends z.ZodObject> = {
 };
 
 /**
- * A typed form from one schema: each control is held to its own part, the group to the rules between them.
- * Controls hold what was typed; `schema.parse(form.getRawValue())` gives what was meant.
+ * A typed form from one schema: each control is held to its own part. Controls hold what was typed; `schema.parse(form.getRawValue())` gives what was meant.
  */
 export function formOf<S extends z.ZodObject>(schema: S, start: z.input<S>): FormGroup<Controls<S>> {
   const controls = Object.fromEntries(
@@ -82,9 +92,5 @@ export function formOf<S extends z.ZodObject>(schema: S, start: z.input<S>): For
       }),
     ]),
   ) as Controls<S>;
-  const between: ValidatorFn = (group) => {
-    const issue = schema.safeParse(group.value).error?.issues.find(({ path }) => path.length === 0);
-    return issue ? wrong(issue.message) : null;
-  };
-  return new FormGroup(controls, { validators: between });
+  return new FormGroup(controls);
 }

@@ -1,15 +1,12 @@
-import { ChangeDetectorRef, effect, inject, signal, type Signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ChangeDetectorRef, effect, inject, type Signal } from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, type AbstractControl } from '@angular/forms';
+import { map } from 'rxjs';
 
 /** What a control or a form holds, as a signal. To be called where a component is made. */
 export function valueOf<T>(control: AbstractControl<unknown, T>): Signal<T> {
   const read = () => control.getRawValue() as T;
-  const value = signal(read());
-  control.valueChanges.pipe(takeUntilDestroyed()).subscribe(() => {
-    value.set(read());
-  });
-  return value.asReadonly();
+  return toSignal(control.valueChanges.pipe(map(read)), { initialValue: read() });
 }
 
 /** A control that shows what is kept elsewhere, unless something else is being typed. To be called where a component is made. */

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input } from '@angular/core';
 import { FormControl } from '@angular/forms';
-import type { RangeRule } from '../../../core/index';
-import { checkedBy, typedNumber, typedNumberOrNothing } from './checked-by';
+import { checkedBy, rangeOf, typedNumber, typedNumberOrNothing } from './checked-by';
 import { TextField } from './text-field';
 
 /** A figure that is kept as soon as it is typed over. */
@@ -39,8 +38,8 @@ export class KeptNumberField {
 
   protected readonly control = new FormControl('', { nonNullable: true });
   private readonly schema = computed(() => {
-    const { label, min, max, unit, mayBeEmpty } = this.field();
-    const rule: RangeRule = { field: { label }, min, max, unit: unit && ` ${unit}` };
+    const { label, mayBeEmpty, ...limits } = this.field();
+    const rule = rangeOf({ name: label, ...limits });
     return mayBeEmpty === true ? typedNumberOrNothing(rule) : typedNumber(rule);
   });
 

@@ -83,21 +83,21 @@ export class PickField {
     });
   }
 
-  protected take(event: MatAutocompleteSelectedEvent): void {
-    const { id } = event.option;
-    const found = this.options().find((o) => `${this.id}-${o.value}` === id);
-    if (found !== undefined) {
-      this.chosen.emit(found.value);
-    }
+  protected take({ option }: MatAutocompleteSelectedEvent): void {
+    this.choose(this.options().find((o) => `${this.id}-${o.value}` === option.id));
   }
 
   /** What was typed and not taken is let go; a whole name counts as taken. */
   protected settle(): void {
     const typed = this.text.value.trim().toLowerCase();
-    const whole = this.options().find((o) => o.words.toLowerCase() === typed);
-    if (whole !== undefined && whole.value !== this.value()) {
-      this.chosen.emit(whole.value);
+    this.choose(this.options().find((o) => o.words.toLowerCase() === typed));
+  }
+
+  private choose(found: Choice | undefined): void {
+    if (found !== undefined && found.value !== this.value()) {
+      this.chosen.emit(found.value);
     }
+    // The one that is chosen now, which may not be this one.
     setTimeout(() => {
       this.text.setValue(this.shown());
     });

@@ -24,6 +24,7 @@ import { recheckWith } from './form-state';
           [formControl]="control()"
           [attr.aria-label]="isNameHidden() ? name() : null"
           [rows]="rows()"
+          [placeholder]="example()"
           [attr.maxlength]="longest()"
         ></textarea>
       } @else {

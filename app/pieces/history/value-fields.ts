@@ -8,6 +8,7 @@ import {
   type House,
 } from '../../../core/index';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
+import type { Choice } from '../form/choice-field';
 
 /** One blank of the form in which an entry gets another value. */
 export interface ValueField {
@@ -16,7 +17,7 @@ export interface ValueField {
   readonly kind: EditableField['kind'];
   readonly unit: string;
   readonly shown: string;
-  readonly options: readonly { readonly value: string; readonly words: string }[];
+  readonly options: readonly Choice[];
   /** Turns what was typed into the value to be kept. @throws CoreError */
   readonly read: (text: string) => unknown;
 }
@@ -100,7 +101,7 @@ function choiceWords(field: string, value: string): string {
 }
 
 /** Vessels that give in the unit of the dose, with what they are. */
-function sourceOptions(fact: Fact, house: House): readonly { value: string; words: string }[] {
+function sourceOptions(fact: Fact, house: House): readonly Choice[] {
   const unit = fact.kind === 'inoculated' ? fact.doseUnit : 'ml';
   const named = new Set<string>(fact.kind === 'inoculated' ? fact.sourceVesselIds : []);
   return [...house.vesselById.values()]

@@ -23,7 +23,6 @@ import {
   isFilledHere,
   parseWithin,
   pluralOf,
-  type RangeRule,
   type VesselKind,
   type VesselType,
   unlessRefused,
@@ -31,7 +30,7 @@ import {
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { checkedBy, formOf, typedLine, typedNumber } from '../../pieces/form/checked-by';
+import { checkedBy, formOf, rangeOf, typedLine, typedNumber } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { isSound, valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
@@ -62,11 +61,7 @@ const FIELDS: Readonly<Record<Field, SizeField>> = {
   finishedG: { name: 'Filled', unit: 'g', min: 10, max: 50_000 },
   usualMl: { name: 'Usual fill', unit: 'ml', min: 0.5, max: 20_000 },
 };
-const ruleOf = (field: Field): RangeRule => {
-  const { name, unit, min, max } = FIELDS[field];
-  return { field: { label: name }, min, max, unit: ` ${unit}` };
-};
-const size = (field: Field) => typedNumber(ruleOf(field));
+const size = (field: Field) => typedNumber(rangeOf(FIELDS[field]));
 const SIZES = z.object({
   diameterMm: size('diameterMm'),
   heightMm: size('heightMm'),
@@ -253,5 +248,5 @@ type Texts = z.input<typeof SIZES>;
 
 /** @throws CoreError where it is no measure of such a vessel */
 function measureOf(field: Field, texts: Texts): number {
-  return parseWithin(texts[field], ruleOf(field));
+  return parseWithin(texts[field], rangeOf(FIELDS[field]));
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatRadioButton } from '@angular/material/radio';
 import { format, parseISO } from 'date-fns';
 import {
+  atmosphericPressure,
   convert,
   formatNumber,
   householdAtmosphereKPa,
@@ -88,7 +89,7 @@ export class ApplianceCard {
   protected readonly isPressure = computed(() => isPressureCooker(this.appliance()));
   protected readonly atmosphereKPa = computed(() => {
     const house = this.store.household();
-    return house === undefined ? 101.325 : householdAtmosphereKPa(house);
+    return house === undefined ? atmosphericPressure(0) : householdAtmosphereKPa(house);
   });
   private readonly testedOn = computed(() => {
     const { gaugeTestedAt } = this.appliance();

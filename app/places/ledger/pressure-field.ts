@@ -1,18 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import type { AbstractControl } from '@angular/forms';
-import { MatButton } from '@angular/material/button';
-import {
-  convert,
-  formatNumber,
-  parseNumber,
-  requirePrintedPressure,
-  type PressureMeaning,
-} from '../../../core/index';
+import { convert, parseNumber, requirePrintedPressure, type PressureMeaning } from '../../../core/index';
 import { problemOf } from '../../data/words/message-of';
 import { wrong } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { keptChoice, shownControl } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
+import { PressureMeanings } from '../../pieces/pressure-meanings';
 
 const UNITS = ['psi', 'bar', 'kPa'] as const;
 type Unit = (typeof UNITS)[number];
@@ -23,7 +17,7 @@ type Unit = (typeof UNITS)[number];
  */
 @Component({
   selector: 'nw-pressure-field',
-  imports: [ChoiceField, MatButton, TextField],
+  imports: [ChoiceField, PressureMeanings, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span class="row">
@@ -42,15 +36,7 @@ type Unit = (typeof UNITS)[number];
       />
     </span>
     @if (meanings().length > 1) {
-      <div class="ask" role="group" aria-label="Which pressure is meant">
-        <p class="strong">Which is meant?</p>
-        @for (m of meanings(); track m.kind) {
-          <button type="button" matButton="outlined" class="deed" (click)="keep(m)">
-            {{ m.kind === 'gauge' ? 'Above the air outside' : 'From nothing (absolute)'
-            }}<small>{{ words(m) }}</small>
-          </button>
-        }
-      </div>
+      <nw-pressure-meanings [meanings]="meanings()" (chosen)="keep($event)" />
     }
   `,
   styles: `
@@ -69,15 +55,6 @@ type Unit = (typeof UNITS)[number];
       flex: none;
       align-self: end;
       width: 108px;
-    }
-    .ask {
-      display: grid;
-      gap: 8px;
-      padding: 8px 0;
-    }
-    .deed {
-      min-height: 60px;
-      font-size: 18px;
     }
   `,
 })
@@ -119,11 +96,6 @@ export class PressureField {
   protected keep(meaning: PressureMeaning): void {
     this.meanings.set([]);
     this.kept.emit(meaning);
-  }
-
-  protected words(m: PressureMeaning): string {
-    const psi = formatNumber(convert(m.gaugeKPa, 'kPa', 'psi'), 1);
-    return `${psi} psi on a gauge, ${formatNumber(m.chamberC, 1)} °C inside`;
   }
 
   private read(text: string): readonly PressureMeaning[] {

@@ -18,7 +18,6 @@ import {
   type Appliance,
   type Household,
   type PressureKind,
-  type PressureMeaning,
   type Records,
   unlessRefused,
   requireWithin,
@@ -31,6 +30,7 @@ import { pressureWords, vesselCount } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';
+import { PressureMeanings } from '../../pieces/pressure-meanings';
 
 interface FirstPlan {
   readonly scaled: ReturnType<typeof scaleFormula>;
@@ -38,15 +38,13 @@ interface FirstPlan {
 }
 
 const SPARE = 0.05;
-/** While what was typed is no altitude. */
-const SEA_KPA = 101.325;
 const FIRST_FORMULA = 'wheat-spawn';
 const STEPS = ['0.1', '1', '5'] as const;
 
 /** Four things that the numbers need, each with a default, and the plan that they give at once. */
 @Component({
   selector: 'nw-start',
-  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem, MatButton],
+  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem, MatButton, PressureMeanings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './start.html',
   styleUrl: './start.scss',
@@ -173,7 +171,8 @@ export class Start {
     return answer.scaled === undefined ? undefined : answer;
   });
   private readonly atmosphereKPa = computed(() =>
-    unlessRefused(() => householdAtmosphereKPa(this.household()), SEA_KPA),
+    // While what was typed is no altitude: that of the sea.
+    unlessRefused(() => householdAtmosphereKPa(this.household()), atmosphericPressure(0)),
   );
   protected readonly atmosphere = computed(() =>
     unlessRefused(() => formatNumber(atmosphericPressure(this.altitudeM()) * 10), '?'),
@@ -203,10 +202,6 @@ export class Start {
 
   protected one(value: number): string {
     return formatNumber(value, 1);
-  }
-
-  protected meaningWords(meaning: PressureMeaning): string {
-    return `${this.pressure(meaning.gaugeKPa)} on a gauge, ${formatNumber(meaning.chamberC, 1)} °C inside`;
   }
 
   protected pressure(kPa: number): string {

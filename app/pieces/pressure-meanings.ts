@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { convert, formatNumber, type PressureKind, type PressureMeaning } from '../../core/index';
+
+/** Asks which pressure is meant, where a printed one can be above the air outside or from nothing: what either would mean. */
+@Component({
+  selector: 'nw-pressure-meanings',
+  imports: [MatButton],
+  host: { role: 'group', 'aria-label': 'Which pressure is meant' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="strong">Which is meant?</p>
+    @for (m of meanings(); track m.kind) {
+      <button
+        type="button"
+        [matButton]="said() === m.kind ? 'elevated' : 'outlined'"
+        class="deed"
+        [attr.aria-pressed]="said() && said() === m.kind"
+        (click)="chosen.emit(m)"
+      >
+        {{ m.kind === 'gauge' ? 'Above the air outside' : 'From nothing (absolute)'
+        }}<small>{{ words(m) }}</small>
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+      padding: 8px 0;
+    }
+    .deed {
+      min-height: 60px;
+      font-size: 18px;
+    }
+  `,
+})
+export class PressureMeanings {
+  readonly meanings = input.required<readonly PressureMeaning[]>();
+  /** Which was said; undefined until then. */
+  readonly said = input<PressureKind>();
+  readonly chosen = output<PressureMeaning>();
+
+  protected words(m: PressureMeaning): string {
+    const psi = formatNumber(convert(m.gaugeKPa, 'kPa', 'psi'), 1);
+    return `${psi} psi on a gauge, ${formatNumber(m.chamberC, 1)} °C inside`;
+  }
+}
