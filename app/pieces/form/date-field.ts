@@ -48,7 +48,7 @@ import { MonthHead } from './month-head';
         maxlength="24"
         [id]="id"
         [attr.aria-labelledby]="id + '-name'"
-        [attr.aria-invalid]="control().invalid && control().dirty ? true : null"
+        [attr.aria-invalid]="control().invalid && control().touched ? true : null"
         [matDatepicker]="picker"
         [max]="latest()"
         [formControl]="control()"
@@ -69,7 +69,7 @@ import { MonthHead } from './month-head';
         <mat-timepicker #times interval="15m" />
       }
     </span>
-    @if (control().invalid && control().dirty) {
+    @if (control().invalid && control().touched) {
       <p class="error small" role="alert">{{ wrong() }}</p>
     }
   `,

@@ -86,6 +86,16 @@ describe('the history of a day', () => {
   let setup: SpecHouse;
   afterEach(() => setup.close());
 
+  it('says of what is no day that it is none, once the field was left', async () => {
+    setup = await demoHouse();
+    const day = await render(DayHistory);
+    await day.fill('Day', 'yesterday');
+    day.field('Day').dispatchEvent(new Event('blur'));
+    await day.settle();
+    expect(day.text()).toContain('Day is a day, like 24 Oct 2026.');
+    expect(day.field('Day').getAttribute('aria-invalid')).toBe('true');
+  });
+
   it('lists what was noted, goes back a day, and takes a note', async () => {
     setup = await demoHouse();
     const day = await render(DayHistory);
