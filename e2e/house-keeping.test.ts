@@ -80,11 +80,11 @@ test('settings: night is kept on this screen, units on the house', async ({ page
   await expect(page.getByLabel('Light')).toContainText('night');
   expect(await ground()).toBe('rgb(15, 30, 44)');
   await take(page.getByLabel('Pressure in'), 'kPa');
-  await take(page.getByLabel('Mass in'), 'ounces');
+  await take(page.getByLabel('Mass in'), 'ounces and pounds');
   await page.keyboard.press('Escape');
   await go(page, 'Desk');
   await expect(page.getByText('at 103.4 kPa')).toBeVisible();
-  await expect(page.getByRole('button', { name: '69.8 ounces, why?' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '69.84 ounces, why?' })).toBeVisible();
 });
 
 test('a QR’s link opens the place where the vessel stands', async ({ page }) => {

@@ -1,26 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { furnish, openDemo } from './house.js';
-
-const PAGES = [
-  'desk',
-  'desk?formula=malt-yeast-agar',
-  'desk/check',
-  'desk/materials?open=honey',
-  'desk/vessels',
-  'desk/compare',
-  'desk/formula/hardwood-bran',
-  'desk/sheet/G28',
-  'stove',
-  'box',
-  'shelf',
-  'shelf?open=G26-7',
-  'tent',
-  'ledger',
-  'ledger?tab=cultures',
-  'ledger?tab=archive',
-  'ledger?tab=settings',
-];
+import { PAGES } from './pages.js';
 
 for (const scheme of ['light', 'dark'] as const) {
   test.describe(`by ${scheme === 'light' ? 'day' : 'night'}`, () => {

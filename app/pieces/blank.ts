@@ -12,8 +12,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { parseIn } from '../../core/index';
+import type { ShownUnit, TypedRule } from '../../core/index';
+import { shownUnit } from '../data/words/measure-words';
 import { messageOf } from '../data/words/message-of';
+import { readWithin } from './form/checked-by';
 import type { Choice } from './form/choice-field';
 
 /** A word of a sentence that can be typed over: a number with its unit. What is no number is kept and explained. */
@@ -33,8 +35,8 @@ import type { Choice } from './form/choice-field';
       (focus)="box.select()"
       (blur)="settle()"
     />
-    @if (unit()) {
-      <span class="of">{{ unit() }}</span>
+    @if (shownAs().sign) {
+      <span class="of">{{ shownAs().sign }}</span>
     }
   </span>`,
   styleUrl: './blank.scss',
@@ -43,6 +45,10 @@ export class BlankNumber {
   readonly name = input.required<string>();
   readonly value = model.required<number>();
   readonly unit = input('');
+  /** Read in its own unit everywhere: milliliters of a dish. */
+  readonly unitStays = input(false);
+  /** Where it usually lies: a bare number that would lie there in another unit alone is asked about. */
+  readonly likely = input<TypedRule['likely']>();
   /** The shown number is the value times this: 100 for a fraction in per cent. */
   readonly times = input(1);
   readonly decimals = input(1);
@@ -51,9 +57,15 @@ export class BlankNumber {
 
   protected readonly text = signal('');
   protected readonly problem = signal('');
-  private readonly shown = computed(() =>
-    String(Number((this.value() * this.times()).toFixed(this.decimals()))),
+  protected readonly shownAs = computed<Pick<ShownUnit, 'sign' | 'digitsMore' | 'toShown'>>(() =>
+    this.unitStays()
+      ? { sign: this.unit(), digitsMore: 0, toShown: (value) => value }
+      : shownUnit(this.unit()),
   );
+  private readonly shown = computed(() => {
+    const { digitsMore, toShown } = this.shownAs();
+    return String(Number(toShown(this.value() * this.times()).toFixed(this.decimals() + digitsMore)));
+  });
   private typing = false;
 
   constructor() {
@@ -69,7 +81,15 @@ export class BlankNumber {
     this.typing = true;
     this.text.set(text);
     try {
-      this.value.set(parseIn(text, { label: this.name() }, this.unit()) / this.times());
+      const value = readWithin(text, {
+        field: { label: this.name() },
+        min: -Infinity,
+        max: Infinity,
+        unit: this.unit(),
+        unitStays: this.unitStays(),
+        likely: this.likely(),
+      });
+      this.value.set(value / this.times());
       this.report('');
     } catch (error) {
       this.report(messageOf(error));

@@ -12,6 +12,7 @@ import {
   type CookView,
   type HeatBand,
 } from '../../core/index';
+import { figureOf, temperatureWords } from '../data/words/measure-words';
 import { COOK_WORDS } from '../data/words/words';
 import { Chart } from './chart';
 import { colorsOf, type ChartColors } from './chart-colors';
@@ -135,7 +136,7 @@ export class CookCurve {
   protected readonly words = computed(() => {
     const { cook, steps } = this.view();
     const done = steps.map((s) => `${COOK_WORDS[s.step]} ${format(Date.parse(s.at), 'HH:mm')}`).join(', ');
-    return `Chamber ${cook.chamberC.toFixed(1)} °C. ${done}.`;
+    return `Chamber ${temperatureWords(cook.chamberC, 1)}. ${done}.`;
   });
 
   protected readonly options = computed<EChartsCoreOption>(() => {
@@ -180,7 +181,7 @@ export class CookCurve {
           min: BASE_C,
           max: TOP_C,
           interval: 20,
-          axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : String(v)) },
+          axisLabel: { ...text, formatter: (v: number) => (v > 120 ? '' : figureOf(v, 'C').figure) },
           splitLine: { lineStyle: { color: line } },
         },
         {

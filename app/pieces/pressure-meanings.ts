@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { convert, formatNumber, type PressureKind, type PressureMeaning } from '../../core/index';
+import type { PressureKind, PressureMeaning } from '../../core/index';
+import { pressureWords, temperatureWords } from '../data/words/measure-words';
 
 /** Asks which pressure is meant, where a printed one can be above the air outside or from nothing: what either would mean. */
 @Component({
@@ -42,7 +43,6 @@ export class PressureMeanings {
   readonly chosen = output<PressureMeaning>();
 
   protected words(m: PressureMeaning): string {
-    const psi = formatNumber(convert(m.gaugeKPa, 'kPa', 'psi'), 1);
-    return `${psi} psi on a gauge, ${formatNumber(m.chamberC, 1)} °C inside`;
+    return `${pressureWords(m.gaugeKPa)} on a gauge, ${temperatureWords(m.chamberC, 1)} inside`;
   }
 }

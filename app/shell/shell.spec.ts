@@ -1,12 +1,13 @@
 import { TestBed } from '@angular/core/testing';
-import { hollinRow, type House } from '../../core/index';
+import { METRIC_UNITS, hollinRow, type House, type UnitChoices } from '../../core/index';
 import { buildHouse } from '../../core/index';
 import { namesakesOf, openedIn } from '../data/views/opened';
 import { placeOf } from '../data/views/place-of';
 import { furnishedHouse, until } from '../testing/house';
 import { Definitions } from '../data/journal/definitions';
 import { houseAt } from '../data/store/which-house';
-import { entryWords, pressureWords, rangeWords, shortTime } from '../data/words/words';
+import { pressureWords, unitsShown } from '../data/words/measure-words';
+import { entryWords, rangeWords, shortTime } from '../data/words/words';
 import { runLineOf } from '../data/views/run-line-model';
 import { Keys } from '../data/devices/keys';
 
@@ -78,9 +79,14 @@ describe('words', () => {
   });
 
   it('give pressure in the unit of the house', () => {
-    expect(pressureWords(103.4213594, 'psi')).toBe('15 psi');
-    expect(pressureWords(103.4213594, 'kPa')).toBe('103.4 kPa');
-    expect(pressureWords(103.4213594, 'bar')).toBe('1.03 bar');
+    const inUnit = (pressure: UnitChoices['pressure']) => {
+      unitsShown.set({ ...METRIC_UNITS, pressure });
+      return pressureWords(103.4213594);
+    };
+    expect(inUnit('psi')).toBe('15 psi');
+    expect(inUnit('kPa')).toBe('103.4 kPa');
+    expect(inUnit('bar')).toBe('1.03 bar');
+    unitsShown.set(METRIC_UNITS);
   });
 
   it('tell every entry of the made-up household', () => {

@@ -57,7 +57,7 @@ function definition(sheet: BatchSheet, paper: 'A4' | 'LETTER'): TDocumentDefinit
         ['*', 'auto', 'auto', 76],
         sheet.amounts.map((a) => [
           { text: [plain(a.what), { text: a.note ? plain(`  ${a.note}`) : '', color: SOFT_INK }] },
-          { text: plain(`${a.grams} g`), bold: true, alignment: 'right' },
+          { text: plain(a.mass), bold: true, alignment: 'right' },
           { text: plain(a.kitchen), color: SOFT_INK, alignment: 'right' },
           { text: 'was', color: SOFT_INK, fontSize: 8 },
         ]),

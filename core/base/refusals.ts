@@ -86,6 +86,8 @@ export interface RangeRule {
   /** Limits and value are multiplied by this for the words only: 100 for a fraction shown as per cent. */
   readonly shownTimes?: number;
   readonly whole?: boolean;
+  /** Told in this unit to everybody: what a syringe holds, the pressure printed on a pot. */
+  readonly unitStays?: boolean;
 }
 
 /** A bare number taken in another unit of its kind, and what that is in the field's own. */
@@ -121,6 +123,13 @@ export type WantedOfVessel = 'uncooked' | 'cooked' | 'running' | 'inoculated' | 
 export interface Refusals {
   /** With what the number would be if it was meant in the unit that others use for this, and fits so. */
   'out-of-range': RangeRule & { readonly value: number; readonly perhaps?: MeantIn };
+  /** A bare number that is allowed, but lies where such a figure usually does only in another unit. */
+  'which-unit': {
+    readonly field: FieldRef;
+    readonly unit: string;
+    readonly value: number;
+    readonly perhaps: MeantIn;
+  };
   'not-a-number': { readonly field: FieldRef; readonly typed: string };
   /** A text that is too short or too long, in characters. */
   'bad-text': {

@@ -19,7 +19,7 @@ export { thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
-export { relativeHold, runOf, tradeChamberC, tradeF0 } from './relative-hold.js';
+export { TRADE_GAUGE_KPA, relativeHold, runOf, tradeChamberC, tradeF0 } from './relative-hold.js';
 export { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 export {
   USUAL_TARGET_F0,
@@ -29,6 +29,7 @@ export {
   type VerdictWord,
 } from './verdict.js';
 export {
+  coreAfter,
   coreCoolMinutes,
   householdAtmosphereKPa,
   openAfterMinutes,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   comeUpMinutes,
   convert,
+  coreAfter,
   coreCoolMinutes,
   householdAtmosphereKPa,
   middleF0,
@@ -132,6 +133,9 @@ describe('around the hold', () => {
       excess -= (k * excess ** 1.25) / 60;
     }
     expect(coreCoolMinutes(119.8, 20)).toBeCloseTo(seconds / 60 + 75, -0.5);
+    // The two are one curve, read both ways.
+    expect(coreAfter(119.8, 20, coreCoolMinutes(119.8, 20))).toBeCloseTo(30, 6);
+    expect(coreAfter(119.8, 20, 0)).toBeCloseTo(119.8, 6);
     expect(coreCoolMinutes(119.8, 26)).toBeGreaterThan(coreCoolMinutes(119.8, 20));
     expect(Number.isFinite(coreCoolMinutes(119.8, 35))).toBeTrue();
   });

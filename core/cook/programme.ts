@@ -2,7 +2,7 @@ import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
-import { coolingMinutes } from '../heat/cooling.js';
+import { coolingMinutes, excessAfter } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
@@ -199,6 +199,12 @@ export function openAfterMinutes(
 ): number {
   const boilingC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
   return coolingMinutes(chamberC - roomC, boilingC - roomC, coolingRate) + WAIT_AFTER_PRESSURE_MIN;
+}
+
+/** What the middle of the load is expected at, °C, so long after heat off: the curve by which it is foretold cool. */
+export function coreAfter(chamberC: number, roomC: number, minutesSinceHeatOff: number): number {
+  const minutes = Math.max(0, minutesSinceHeatOff - CORE_LAG_MIN);
+  return roomC + excessAfter(chamberC - roomC, minutes, CANNER_COOLING_RATE);
 }
 
 /** From heat off until the middle of the load is below 30 °C, in a closed pot. Errs to later. */

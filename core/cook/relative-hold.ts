@@ -8,6 +8,8 @@ import { plannedChamber, type PlannedRun } from './planned-chamber.js';
 import type { TradeHold } from './trade-holds.js';
 
 export const TRADE_GAUGE_PSI = 15;
+/** The same as a gauge pressure in kPa. */
+export const TRADE_GAUGE_KPA = convert(TRADE_GAUGE_PSI, 'psi', 'kPa');
 /** Trade holds are said of a cooker that started cold in a room of 20 °C, at the sea, well vented. */
 const TRADE_ROOM_C = 20;
 const TRADE_VENT_MIN = 10;
@@ -26,7 +28,7 @@ export function runOf(contents: Contents, planned: PlannedRun, initialCelsius = 
 
 /** What the trade's pressure gives the chamber at the sea, °C. */
 export function tradeChamberC(): number {
-  return chamberTemperature({ gaugeKPa: convert(TRADE_GAUGE_PSI, 'psi', 'kPa'), altitudeM: 0 });
+  return chamberTemperature({ gaugeKPa: TRADE_GAUGE_KPA, altitudeM: 0 });
 }
 
 /** What the trade's hold gives its own vessel at 15 psi at the sea, by the same model. */

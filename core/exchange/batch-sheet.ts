@@ -3,13 +3,14 @@ import { stepsOf, takesUpWater } from '../formula/hydration.js';
 import { adviseTreatment } from '../formula/treatment.js';
 import type { BatchView } from '../house/derive/house.js';
 import { kitchenOf } from '../material/kitchen-of.js';
+import type { FigureWords } from '../quantity/figure-words.js';
 import { durationWords, formatNumber } from '../quantity/format.js';
 import { isDissolved } from '../record/definitions.js';
 
 /** One line to weigh, with its box to tick and room for what the scale showed. */
 export interface SheetAmount {
   readonly what: string;
-  readonly grams: string;
+  readonly mass: string;
   readonly kitchen: string;
   readonly note: string;
 }
@@ -43,7 +44,11 @@ export function batchSheet(
   options: {
     readonly cook?: Pick<CookPlan, 'holdMinutes' | 'chamberC' | 'ventMinutes' | 'water'>;
     readonly pressure?: string;
+    readonly words: FigureWords;
+    /** Of the scale, behind the point of a gram. */
     readonly decimals: number;
+    /** A shipped sentence in the degrees that this household reads. */
+    readonly sentence: (words: string) => string;
     readonly formatDate: (iso: string) => string;
   },
 ): BatchSheet {
@@ -61,7 +66,7 @@ export function batchSheet(
       cautions: [],
     };
   }
-  const grams = (value: number) => formatNumber(value, options.decimals);
+  const { words } = options;
   const partOf = new Map(formula.parts.map((p) => [p.material.id, p]));
   const steps = stepsOf(batch);
   const isCooked = plan.treatment !== 'pasteurize';
@@ -69,47 +74,47 @@ export function batchSheet(
     code: view.code,
     title: formula.name,
     made: options.formatDate(batch.madeAt),
-    facts: facts(view),
+    facts: facts(view, words),
     amounts: [
       ...plan.parts.map((part) => {
         const { material, note = '' } = partOf.get(part.materialId) ?? {};
         return {
           what: part.name,
-          grams: grams(part.massG),
+          mass: words.mass(part.massG, options.decimals),
           kitchen: kitchenOf(material, part.massG),
           note,
         };
       }),
       {
         what: takesUpWater(formula.hydration) ? 'Water taken up' : 'Water',
-        grams: grams(plan.waterG),
-        kitchen: `${formatNumber(plan.waterG)} ml`,
+        mass: words.mass(plan.waterG, options.decimals),
+        kitchen: words.volume(plan.waterG),
         note: '',
       },
     ],
     steps: [
       ...steps.map((s) => ({
-        deed: s.deed,
+        deed: options.sentence(s.deed),
         time: s.minutes === undefined ? '' : durationWords(s.minutes.usual),
-        hint: s.hint,
+        hint: options.sentence(s.hint),
         caution: s.caution ?? '',
       })),
-      ...(isCooked && options.cook ? [cookStep(options.cook, options.pressure ?? '')] : []),
+      ...(isCooked && options.cook ? [cookStep(options.cook, options.pressure ?? '', words)] : []),
     ],
-    measure: measureLines(view, isCooked),
+    measure: measureLines(view, isCooked, words),
     cautions: cautions(view, isCooked),
   };
 }
 
-function facts({ batch, vessels }: BatchView): BatchSheet['facts'] {
+function facts({ batch, vessels }: BatchView, words: FigureWords): BatchSheet['facts'] {
   const { plan, formula } = batch;
   if (plan === undefined || formula === undefined) {
     return [];
   }
   const each =
     plan.vesselMl === undefined
-      ? `${formatNumber(plan.vesselWetG)} g`
-      : `${formatNumber(plan.vesselMl, plan.vesselMl < 50 ? 1 : 0)} ml`;
+      ? words.mass(plan.vesselWetG)
+      : words.volume(plan.vesselMl, plan.vesselMl < 50 ? 1 : 0);
   const advice = adviseTreatment(
     formula.stage,
     formula.parts.map((p) => ({ material: p.material, massG: p.share })),
@@ -123,13 +128,13 @@ function facts({ batch, vessels }: BatchView): BatchSheet['facts'] {
       ? [
           {
             what: 'Cooked in',
-            value: `${plan.cookedIn.count} × ${plan.cookedIn.vessel.name}, ${formatNumber(plan.cookedIn.eachMl)} ml each`,
+            value: `${plan.cookedIn.count} × ${plan.cookedIn.vessel.name}, ${words.volume(plan.cookedIn.eachMl)} each`,
           },
         ]
       : []),
     ...(plan.volumeMl === undefined
       ? [{ what: 'Moisture', value: `${formatNumber(plan.targetMoisture * 100, 1)} %, wet basis` }]
-      : [{ what: 'In all', value: `${formatNumber(plan.volumeMl)} ml` }]),
+      : [{ what: 'In all', value: words.volume(plan.volumeMl) }]),
     { what: 'To spare', value: `${formatNumber(plan.spare * 100)} %` },
     {
       what: (plan.treatment ?? advice.treatment) === 'sterilize' ? 'Sterilize' : 'Pasteurize',
@@ -141,24 +146,27 @@ function facts({ batch, vessels }: BatchView): BatchSheet['facts'] {
 function cookStep(
   cook: Pick<CookPlan, 'holdMinutes' | 'chamberC' | 'ventMinutes' | 'water'>,
   pressure: string,
+  words: FigureWords,
 ): SheetStep {
   return {
     deed: 'Cook',
     time: `${cook.holdMinutes} min`,
-    hint: `${formatNumber(cook.water.startMl / 1000, 1)} l of water; ${cook.ventMinutes} min of full steam, then ${cook.holdMinutes} min at ${pressure} (${formatNumber(cook.chamberC, 1)} °C here). The clock starts at pressure.`,
+    hint: `${words.water(cook.water.startMl)} of water; ${cook.ventMinutes} min of full steam, then ${cook.holdMinutes} min at ${pressure} (${words.temperature(cook.chamberC, 1)} here). The clock starts at pressure.`,
     caution: 'As the manual of the cooker says; never above its rating, never quick release.',
   };
 }
 
-function measureLines({ batch }: BatchView, isCooked: boolean): readonly string[] {
+function measureLines({ batch }: BatchView, isCooked: boolean, words: FigureWords): readonly string[] {
   const hydration = batch.formula?.hydration;
   return [
-    ...(batch.formula?.basis === 'perLiter' ? ['Left after boiling, ml', 'pH'] : []),
+    ...(batch.formula?.basis === 'perLiter' ? [`Left after boiling, ${words.volumeSign}`, 'pH'] : []),
     ...(batch.stage === 'grain' && hydration !== 'measured-jar'
-      ? ['Tissue test', 'All of it, drained, g']
+      ? ['Tissue test', `All of it, drained, ${words.massSign}`]
       : []),
-    ...(batch.stage === 'bulk' ? ['Squeeze test', 'Added afterwards, g'] : []),
-    ...(isCooked ? ['At pressure, time', 'Heat off, time'] : ['Middle at 65 °C, time', 'Cool, time']),
+    ...(batch.stage === 'bulk' ? ['Squeeze test', `Added afterwards, ${words.massSign}`] : []),
+    ...(isCooked
+      ? ['At pressure, time', 'Heat off, time']
+      : [`Middle at ${words.temperature(65)}, time`, 'Cool, time']),
     'Notes',
   ];
 }

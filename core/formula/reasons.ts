@@ -1,3 +1,4 @@
+import { METRIC_WORDS, type FigureWords } from '../quantity/figure-words.js';
 import { formatNumber } from '../quantity/format.js';
 import type { DissolvedFormula, ResolvedFormula, SolidFormula } from '../record/definitions.js';
 import { liquidMaltFor } from './malt-substitute.js';
@@ -21,27 +22,43 @@ export interface Reason {
   readonly instead?: string;
 }
 
-const grams = (value: number) => `${formatNumber(value)} g`;
+/** With a decimal where it counts. */
+const fine = (massG: number, words: FigureWords) => words.mass(massG, massG < 100 ? 1 : 0);
+/** "12 to 14 g": where both have the same unit, it stands once. */
+const fromTo = (low: string, high: string) => {
+  const [unit = ''] = / \S+$/.exec(high) ?? [];
+  return `${low.endsWith(unit) ? low.slice(0, low.length - unit.length) : low} to ${high}`;
+};
 const percent = (fraction: number) => `${formatNumber(fraction * 100)} %`;
 
 /** Why so much of one ingredient. @param index place of the part in the formula */
-export function reasonForPart(formula: ResolvedFormula, scaled: ScaledFormula, index: number): Reason {
+export function reasonForPart(
+  formula: ResolvedFormula,
+  scaled: ScaledFormula,
+  index: number,
+  words: FigureWords = METRIC_WORDS,
+): Reason {
   return formula.basis === 'perLiter'
-    ? reasonForDissolved(formula, scaled, index)
-    : reasonForSolid(formula, scaled, index);
+    ? reasonForDissolved(formula, scaled, index, words)
+    : reasonForSolid(formula, scaled, index, words);
 }
 
-function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, index: number): Reason {
+function reasonForDissolved(
+  formula: DissolvedFormula,
+  scaled: ScaledFormula,
+  index: number,
+  words: FigureWords,
+): Reason {
   const part = scaled.parts[index]!;
   const { material } = part;
   const { volumeMl = 0, strengthGPerL = 0, eachMl = 0 } = scaled.dissolved ?? {};
   const steps: ReasonStep[] = [
     {
-      text: `${scaled.count} × ${formatNumber(eachMl)} ml`,
-      result: `${formatNumber(scaled.count * eachMl)} ml`,
+      text: `${scaled.count} × ${words.volume(eachMl)}`,
+      result: words.volume(scaled.count * eachMl),
     },
     ...(scaled.spare > 0
-      ? [{ text: `and ${percent(scaled.spare)} to spare`, result: `${formatNumber(volumeMl)} ml` }]
+      ? [{ text: `and ${percent(scaled.spare)} to spare`, result: words.volume(volumeMl) }]
       : []),
   ];
   const isLead = material.id === formula.strengthOf;
@@ -51,31 +68,31 @@ function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, in
     const high = material.solids?.high ?? solids;
     const solidsG = (strengthGPerL * volumeMl) / 1000;
     return {
-      title: `Why ${fine(part.roundedG)} of ${material.name.toLowerCase()}`,
+      title: `Why ${fine(part.roundedG, words)} of ${material.name.toLowerCase()}`,
       steps: [
         ...steps,
-        { text: `${formatNumber(strengthGPerL / 10, 1)} % of solids, w/v`, result: fine(solidsG) },
-        { text: `it is ${percent(solids)} solids as bought`, result: fine(part.massG) },
+        { text: `${formatNumber(strengthGPerL / 10, 1)} % of solids, w/v`, result: fine(solidsG, words) },
+        { text: `it is ${percent(solids)} solids as bought`, result: fine(part.massG, words) },
       ],
-      likely: `Likely ${formatNumber(solidsG / high, 1)} to ${fine(solidsG / low)}.`,
+      likely: `Likely ${fromTo(fine(solidsG / high, words), fine(solidsG / low, words))}.`,
       source: `Strength: ${formula.strength.source}. Solids: ${material.solids?.source ?? material.moisture.source}. w/v is grams of solids in 100 ml of water.`,
       narrow: 'Read the label for its solids',
-      ...maltInstead(part),
+      ...maltInstead(part, words),
     };
   }
   return {
-    title: `Why ${fine(part.roundedG)} of ${material.name.toLowerCase()}`,
+    title: `Why ${fine(part.roundedG, words)} of ${material.name.toLowerCase()}`,
     steps: [
       ...steps,
       {
         text: `${formatNumber((part.massG / volumeMl) * 1000, 1)} g to a liter of water`,
-        result: fine(part.massG),
+        result: fine(part.massG, words),
       },
       ...(part.strained
         ? [
             {
               text: 'strained out; what dissolves stays',
-              result: fine(part.massG * (material.solids?.value ?? 0)),
+              result: fine(part.massG * (material.solids?.value ?? 0), words),
             },
           ]
         : []),
@@ -84,44 +101,50 @@ function reasonForDissolved(formula: DissolvedFormula, scaled: ScaledFormula, in
     ...(material.family === 'gel' && {
       narrow: 'Every lot of agar sets a little differently: pour one plate',
     }),
-    ...maltInstead(part),
+    ...maltInstead(part, words),
   };
 }
 
 /** Liquid malt in place of dried, the two ways that people reckon it. */
-function maltInstead(part: ScaledPart): Pick<Reason, 'instead'> {
+function maltInstead(part: ScaledPart, words: FigureWords): Pick<Reason, 'instead'> {
   if (part.material.id !== 'malt-dry') {
     return {};
   }
   const { bySolidsG, bySchoolG } = liquidMaltFor(part.massG);
   return {
-    instead: `Or ${fine(bySolidsG)} of liquid malt, by its solids; one school takes half as much again, ${fine(bySchoolG)}.`,
+    instead: `Or ${fine(bySolidsG, words)} of liquid malt, by its solids; one school takes half as much again, ${fine(bySchoolG, words)}.`,
   };
 }
 
-const fine = (value: number) => `${formatNumber(value, value < 100 ? 1 : 0)} g`;
-
-function reasonForSolid(formula: SolidFormula, scaled: ScaledFormula, index: number): Reason {
+function reasonForSolid(
+  formula: SolidFormula,
+  scaled: ScaledFormula,
+  index: number,
+  words: FigureWords,
+): Reason {
   const part = scaled.parts[index]!;
   const name = part.material.name.toLowerCase();
-  const steps = [...finishedMassSteps(scaled)];
+  const steps = [...finishedMassSteps(scaled, words)];
   const own = part.material.moisture;
   if (formula.basis === 'dry') {
     const sum = formula.parts.reduce((total, p) => total + p.share, 0);
     const dryG = part.massG * (1 - own.value);
-    steps.push({ text: `${percent(part.share / sum)} of that is ${name}`, result: grams(dryG) });
-    steps.push({ text: `as bought it is ${percent(1 - own.value)} dry`, result: grams(part.massG) });
+    steps.push({ text: `${percent(part.share / sum)} of that is ${name}`, result: words.mass(dryG) });
+    steps.push({ text: `as bought it is ${percent(1 - own.value)} dry`, result: words.mass(part.massG) });
   } else if (index === 0) {
     const othersDryG = scaled.dryMatterG - part.massG * (1 - own.value);
-    steps.push({ text: 'less what the others bring', result: grams(scaled.dryMatterG - othersDryG) });
-    steps.push({ text: `as bought it is ${percent(1 - own.value)} dry`, result: grams(part.massG) });
+    steps.push({ text: 'less what the others bring', result: words.mass(scaled.dryMatterG - othersDryG) });
+    steps.push({ text: `as bought it is ${percent(1 - own.value)} dry`, result: words.mass(part.massG) });
   } else {
     const first = scaled.parts[0]!;
     return {
-      title: `Why ${grams(part.roundedG)} of ${name}`,
+      title: `Why ${words.mass(part.roundedG)} of ${name}`,
       steps: [
-        { text: first.material.name, result: grams(first.massG) },
-        { text: `${formatNumber((part.share / first.share) * 100, 1)} % of it`, result: grams(part.massG) },
+        { text: first.material.name, result: words.mass(first.massG) },
+        {
+          text: `${formatNumber((part.share / first.share) * 100, 1)} % of it`,
+          result: words.mass(part.massG),
+        },
       ],
       source: 'Share: common practice, no source. It keeps kernels apart; half or double does no harm.',
     };
@@ -131,42 +154,49 @@ function reasonForSolid(formula: SolidFormula, scaled: ScaledFormula, index: num
   const spread = (settled: number, moisture: number) =>
     part.massG * (bag ? 1 : settled / settledGPerL.value) * ((1 - own.value) / (1 - moisture));
   return {
-    title: `Why ${grams(part.roundedG)} of ${name}`,
+    title: `Why ${words.mass(part.roundedG)} of ${name}`,
     steps,
-    likely: `Likely ${formatNumber(spread(settledGPerL.low, own.low), 0)} to ${grams(spread(settledGPerL.high, own.high))}.`,
+    likely: `Likely ${fromTo(words.mass(spread(settledGPerL.low, own.low)), words.mass(spread(settledGPerL.high, own.high)))}.`,
     source: `Packing: ${settledGPerL.source}. Moisture: ${own.source}. Density for the cups: ${part.material.densityGPerL?.source ?? 'not known'}.`,
     narrow: bag ? 'Dry a sample of this lot' : 'Weigh one full jar',
   };
 }
 
 /** Why so much water. */
-export function reasonForWater(formula: ResolvedFormula, scaled: ScaledFormula): Reason {
+export function reasonForWater(
+  formula: ResolvedFormula,
+  scaled: ScaledFormula,
+  words: FigureWords = METRIC_WORDS,
+): Reason {
   if (formula.basis === 'perLiter') {
     const { volumeMl = 0, eachMl = 0 } = scaled.dissolved ?? {};
     return {
-      title: `Why ${grams(scaled.waterRoundedG)} of water`,
+      title: `Why ${words.mass(scaled.waterRoundedG)} of water`,
       steps: [
         {
-          text: `${scaled.count} × ${formatNumber(eachMl)} ml`,
-          result: `${formatNumber(scaled.count * eachMl)} ml`,
+          text: `${scaled.count} × ${words.volume(eachMl)}`,
+          result: words.volume(scaled.count * eachMl),
         },
-        { text: `and ${percent(scaled.spare)} to spare`, result: `${formatNumber(volumeMl)} ml` },
-        { text: 'a milliliter of water weighs a gram', result: grams(scaled.waterG) },
+        { text: `and ${percent(scaled.spare)} to spare`, result: words.volume(volumeMl) },
+        { text: 'a milliliter of water weighs a gram', result: words.mass(scaled.waterG) },
       ],
       source:
-        'Water: 998 g a liter at 20 °C, taken as 1 000. What is to spare covers residue, drops and a plate that does not set.',
+        'Water: 0.998 g a milliliter in a room, taken as 1. What is to spare covers residue, drops and a plate that does not set.',
       narrow: 'Measure what is left after boiling',
     };
   }
   const suppliedG = scaled.wetG - scaled.waterG;
   const ownWaterG = scaled.wetG * scaled.moisture - scaled.waterG;
   return {
-    title: `Why ${grams(scaled.waterRoundedG)} of water`,
+    title: `Why ${words.mass(scaled.waterRoundedG)} of water`,
     steps: [
-      { text: 'All vessels, finished', result: grams(scaled.wetG) },
-      { text: `${percent(scaled.moisture)} of it is water`, result: grams(scaled.wetG * scaled.moisture) },
-      { text: 'in the ingredients already', result: grams(ownWaterG) },
-      { text: `so ${grams(suppliedG)} must take up`, result: grams(scaled.waterG) },
+      { text: 'All vessels, finished', result: words.mass(scaled.wetG) },
+      {
+        text: `${percent(scaled.moisture)} of it is water`,
+        result: words.mass(scaled.wetG * scaled.moisture),
+      },
+      { text: 'in the ingredients already', result: words.mass(ownWaterG) },
+      { text: `so ${words.mass(suppliedG)} must take up`, result: words.mass(scaled.waterG) },
     ],
     source:
       formula.hydration === 'mix'
@@ -176,16 +206,20 @@ export function reasonForWater(formula: ResolvedFormula, scaled: ScaledFormula):
 }
 
 /** Why this moisture is expected of what will be weighed out. */
-export function reasonForMoisture(formula: ResolvedFormula, scaled: ScaledFormula): Reason {
+export function reasonForMoisture(
+  formula: ResolvedFormula,
+  scaled: ScaledFormula,
+  words: FigureWords = METRIC_WORDS,
+): Reason {
   const { low, high, source } = formula.basis === 'perLiter' ? formula.strength : formula.targetMoisture;
   return {
     title: `Why ${formatNumber(scaled.predictedMoisture * 100, 1)} % moisture`,
     steps: [
       {
         text: 'Water, with what the ingredients hold',
-        result: grams(scaled.predictedMoisture * scaled.wetG),
+        result: words.mass(scaled.predictedMoisture * scaled.wetG),
       },
-      { text: 'Dry matter', result: grams(scaled.dryMatterG) },
+      { text: 'Dry matter', result: words.mass(scaled.dryMatterG) },
       {
         text: 'Water ÷ (water + dry matter)',
         result: `${formatNumber(scaled.predictedMoisture * 100, 1)} %`,
@@ -197,18 +231,18 @@ export function reasonForMoisture(formula: ResolvedFormula, scaled: ScaledFormul
   };
 }
 
-function finishedMassSteps(scaled: ScaledFormula): readonly ReasonStep[] {
+function finishedMassSteps(scaled: ScaledFormula, words: FigureWords): readonly ReasonStep[] {
   const { vessel, count, spare } = scaled;
   const one =
     vessel.finishedG === undefined
-      ? `One ${vessel.name}, ${percent(scaled.fill)} full, ${formatNumber(scaled.vesselFillMl)} ml`
+      ? `One ${vessel.name}, ${percent(scaled.fill)} full, ${words.volume(scaled.vesselFillMl)}`
       : `One ${vessel.name}, finished`;
   return [
-    { text: one, result: `${grams(scaled.vesselWetG)} wet` },
+    { text: one, result: `${words.mass(scaled.vesselWetG)} wet` },
     {
       text: `${count} of them${spare > 0 ? ` and ${percent(spare)} to spare` : ''}`,
-      result: grams(scaled.wetG),
+      result: words.mass(scaled.wetG),
     },
-    { text: `${percent(1 - scaled.moisture)} of it is dry matter`, result: grams(scaled.dryMatterG) },
+    { text: `${percent(1 - scaled.moisture)} of it is dry matter`, result: words.mass(scaled.dryMatterG) },
   ];
 }

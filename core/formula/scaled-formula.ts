@@ -104,8 +104,17 @@ export function fillRule(vessel: VesselType): RangeRule {
   };
 }
 
+/** What takes less is filled by the milliliter everywhere. Our choice. */
+const SMALL_ML = 60;
+
 /** The range of volumes that a vessel takes when it is filled with a liquid. */
 export function eachMlRule(vessel: VesselType): RangeRule {
   const most = Math.round(vessel.capacityMl * vessel.fillLimit * 10) / 10;
-  return { field: { field: 'inEach', of: vessel.name }, min: Math.min(1, most), max: most, unit: ' ml' };
+  return {
+    field: { field: 'inEach', of: vessel.name },
+    min: Math.min(1, most),
+    max: most,
+    unit: ' ml',
+    unitStays: most < SMALL_ML,
+  };
 }

@@ -54,6 +54,7 @@ export {
   type CoolingInput,
 } from './cooling.js';
 export {
+  REFERENCE_C,
   equalLethalityHold,
   f0,
   f0OfCurve,

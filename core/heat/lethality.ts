@@ -1,7 +1,7 @@
 import { requireWithin } from '../base/errors.js';
 
 /** Reference of F0: 121.1 °C and z = 10 °C (ISO 17665:2024, USP). Ph. Eur. 5.1.5 takes 121 °C. */
-const REFERENCE_C = 121.1;
+export const REFERENCE_C = 121.1;
 const Z_C = 10;
 /** Below this relative slope the closed form loses digits and the trapezoid is exact enough. */
 const FLAT = 1e-9;

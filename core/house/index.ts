@@ -21,6 +21,7 @@ export { historyLine, historyOf, type HistoryLine, type HistorySubject } from '.
 export type { BatchView, CookView, House, Trouble, TroublePart, VesselView } from './derive/house.js';
 export { defaultHousehold, shippedDefinitions } from './shipped-definitions.js';
 export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './make.js';
+export { unitChoices } from './unit-choices.js';
 export { nextNumber } from './next-number.js';
 export { cooksOn, isOn } from './cooks-on.js';
 export { expectedOf, isRunFull, isUsedUp, lastFraction, runningVessels, vesselsInHand } from './running.js';

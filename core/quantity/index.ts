@@ -1,4 +1,5 @@
 export { convert, type ConvertOptions } from './convert.js';
+export { METRIC_WORDS, type FigureWords } from './figure-words.js';
 export { formatAmount } from './format-amount.js';
 export {
   decimalsOf,
@@ -8,5 +9,6 @@ export {
   percentWords,
   roundToStep,
 } from './format.js';
-export { parseIn, parseNumber, parseWithin } from './parse-number.js';
+export { parseIn, parseNumber, parseWithin, type TypedRule } from './parse-number.js';
+export { METRIC_UNITS, shownIn, signOf, unitShown, type ShownUnit, type UnitChoices } from './shown-units.js';
 export { UNITS, type UnitName } from './units.js';

@@ -40,45 +40,78 @@ export function parseNumber(text: string, field: FieldRef): number {
 
 /**
  * Reads a number that may have a unit behind it, which wins: "84 F" where degrees Celsius are asked for is 28.9 of them.
+ * So may two of one kind: "2 lb 3 oz".
  *
- * @param unit what the field is in, as it stands beside it: "°C", "%", empty for a count
- * @returns in the field's own unit
+ * @param unit what the value is in, as it stands beside a field: "°C", "%", empty for a count
+ * @param shown what a number without a unit is in, where that is another unit of the same kind
+ * @returns in the first of the two
  * @throws CoreError `not-a-number`, or `other-kind-of-unit` for pounds where degrees are asked for
  */
-export function parseIn(text: string, field: FieldRef, unit = ''): number {
-  const [, number, typed] = /^(.*[\d¼½¾⅓⅔⅛⅜⅝⅞.,])\s*([^\d\s.,][^\d]*)$/.exec(text.trim()) ?? [];
-  const own = unit.trim();
-  if (number === undefined || typed === undefined || isFraction(typed)) {
-    return parseNumber(text, field);
+export function parseIn(text: string, field: FieldRef, unit = '', shown = unit): number {
+  const both = /^(\D*\d[\d.,]*\s*[a-z]+)\s+(\d[\d.,]*\s*[a-z]+)$/i.exec(text.trim());
+  if (both?.[1] !== undefined && both[2] !== undefined) {
+    return readIn(both[1], field, unit, shown) + readIn(both[2], field, unit, shown);
   }
-  if (typed.toLowerCase() === own.toLowerCase()) {
+  return readIn(text, field, unit, shown);
+}
+
+function readIn(text: string, field: FieldRef, unit: string, shown: string): number {
+  const [, number, typed] = /^(.*[\d¼½¾⅓⅔⅛⅜⅝⅞.,])\s*([^\d\s.,][^\d]*)$/.exec(text.trim()) ?? [];
+  const [own] = unitsCalled(unit);
+  const [bareIn] = unitsCalled(shown);
+  if (number === undefined || typed === undefined || isFraction(typed)) {
+    const value = parseNumber(text, field);
+    return own === undefined || bareIn === undefined || own === bareIn ? value : convert(value, bareIn, own);
+  }
+  if (typed.toLowerCase() === unit.trim().toLowerCase()) {
     return parseNumber(number, field);
   }
-  const [into] = unitsCalled(own);
   const meant = unitsCalled(typed);
   const [first] = meant;
-  if (into === undefined || first === undefined) {
+  if (own === undefined || first === undefined) {
     return parseNumber(text, field);
   }
-  const from = meant.find((name) => UNITS[name].kind === UNITS[into].kind);
+  const from = meant.find((name) => UNITS[name].kind === UNITS[own].kind);
   if (from === undefined) {
-    throw new CoreError('other-kind-of-unit', { field, unit: first, kind: UNITS[into].kind, like: own });
+    throw new CoreError('other-kind-of-unit', {
+      field,
+      unit: first,
+      kind: UNITS[own].kind,
+      like: shown.trim(),
+    });
   }
-  return convert(parseNumber(number, field), from, into);
+  return convert(parseNumber(number, field), from, own);
+}
+
+/** What a figure must be, what a bare number is taken to be in, and where it usually lies. */
+export interface TypedRule extends RangeRule {
+  /** The unit of a number without one, where it is not the rule's own. */
+  readonly shown?: string;
+  /** Where it usually lies, in the rule's own unit: outside it, a bare number that would lie there in another unit is asked about. */
+  readonly likely?: { readonly low: number; readonly high: number };
 }
 
 /**
  * Reads a number as a person types it, with or without a unit, and holds it to its range.
  *
- * @throws CoreError naming the field, what was typed and the range
+ * @throws CoreError naming the field, what was typed and the range; `which-unit` where a bare number fits, and would fit
+ * far better in the unit that others use
  */
-export function parseWithin(text: string, rule: RangeRule): number {
-  const value = parseIn(text, rule.field, rule.unit);
-  if (isWithin(value, rule)) {
-    return value;
-  }
+export function parseWithin(text: string, rule: TypedRule): number {
+  const { shown, likely, ...range } = rule;
+  const value = parseIn(text, rule.field, rule.unit, shown);
   const perhaps = meantIn(text, rule);
-  throw new CoreError('out-of-range', { ...rule, value, ...(perhaps && { perhaps }) });
+  if (!isWithin(value, rule)) {
+    throw new CoreError('out-of-range', { ...range, value, ...(perhaps && { perhaps }) });
+  }
+  if (likely && perhaps && !isBetween(value, likely) && isBetween(perhaps.value, likely)) {
+    throw new CoreError('which-unit', { field: rule.field, unit: rule.unit ?? '', value, perhaps });
+  }
+  return value;
+}
+
+function isBetween(value: number, { low, high }: { readonly low: number; readonly high: number }): boolean {
+  return value >= low && value <= high;
 }
 
 /** The unit that others use where this one is asked for. */
@@ -90,10 +123,11 @@ const TWINS: readonly (readonly [UnitName, UnitName])[] = [
   ['kPa', 'psi'],
 ];
 
-/** A bare number that cannot be in the field's own unit, and could be in its twin. */
-function meantIn(text: string, rule: RangeRule): MeantIn | undefined {
+/** What a bare number would be in the twin of the unit that it is taken in, where that is allowed. */
+function meantIn(text: string, rule: TypedRule): MeantIn | undefined {
   const [own] = unitsCalled(rule.unit ?? '');
-  const twin = TWINS.flatMap(([a, b]) => (own === a ? [b] : own === b ? [a] : []))[0];
+  const [bareIn] = unitsCalled(rule.shown ?? rule.unit ?? '');
+  const twin = TWINS.flatMap(([a, b]) => (bareIn === a ? [b] : bareIn === b ? [a] : []))[0];
   const bare = unlessRefused(() => parseNumber(text, rule.field), undefined);
   if (own === undefined || twin === undefined || bare === undefined) {
     return undefined;

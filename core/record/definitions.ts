@@ -273,6 +273,10 @@ export const Household = z.strictObject({
   roomC: z.number().min(5).max(40),
   massUnit: z.enum(['g', 'oz']),
   pressureUnit: z.enum(['psi', 'kPa', 'bar']),
+  /** Left out in houses of before they could be chosen: °C, ml, mm. */
+  temperatureUnit: z.enum(['C', 'F']).optional(),
+  volumeUnit: z.enum(['ml', 'cup']).optional(),
+  lengthUnit: z.enum(['mm', 'inch']).optional(),
   scaleStepG: z.union([z.literal(0.01), z.literal(0.1), z.literal(1), z.literal(5)]),
   usualVesselTypeId: Key,
   usualCount: z.number().int().min(1).max(500),

@@ -61,6 +61,7 @@ export function requirePrintedPressure(
       min: limit(LEAST_GAUGE_KPA),
       max: limit(MOST_GAUGE_KPA),
       unit: ` ${unit}`,
+      unitStays: true,
     });
   }
   return found;

@@ -1,3 +1,4 @@
+import { METRIC_WORDS } from '../quantity/figure-words.js';
 import {
   batchSheet,
   buildHouse,
@@ -164,7 +165,9 @@ describe('a batch sheet', () => {
     batchSheet(houseWith(formulaId, vesselId, 2).view, {
       cook: { holdMinutes: 100, chamberC: 119.8, ventMinutes: 10, water: { startMl: 2000 } as never },
       pressure: '15 psi',
+      words: METRIC_WORDS,
       decimals: 0,
+      sentence: (words) => words,
       formatDate: (iso) => iso.slice(0, 10),
     });
 
@@ -190,7 +193,7 @@ describe('a batch sheet', () => {
     // Two quarts of wheat: a quarter of the trade's eight, 471.4 g without anything to spare.
     expect(grain.amounts[0]).toEqual({
       what: 'Wheat, whole',
-      grams: '471',
+      mass: '471 g',
       kitchen: jasmine.stringMatching(/cup/),
       note: '',
     });
@@ -203,7 +206,12 @@ describe('a batch sheet', () => {
 
   it('says how much there is to spare', () => {
     const { view } = houseWith('wheat-spawn', 'quart-jar', 2, undefined, 0.05);
-    const { facts } = batchSheet(view, { pressure: '', decimals: 0, formatDate: (iso) => iso });
+    const { facts } = batchSheet(view, {
+      words: METRIC_WORDS,
+      decimals: 0,
+      sentence: (words) => words,
+      formatDate: (iso) => iso,
+    });
     expect(facts.find((f) => f.what === 'To spare')!.value).toBe('5 %');
   });
 

@@ -1,9 +1,10 @@
 import { DestroyRef, Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { BehaviorSubject, concatMap, filter, firstValueFrom, map, merge, type Subscription } from 'rxjs';
-import { frontOf } from '../../../core/index';
+import { frontOf, unitChoices } from '../../../core/index';
 import { HouseReads, type Standing } from './reads';
 import { houseInFront, houseInParts, houseInside, standsAt, type ReadyHouse } from './ready-house';
+import { unitsShown } from '../words/measure-words';
 import { whyShut } from '../words/why-shut';
 
 export type { ReadyHouse } from './ready-house';
@@ -31,6 +32,11 @@ export class HouseStore {
 
   constructor() {
     this.following.push(
+      this.status$.subscribe((status) => {
+        if (status.kind === 'ready' && status.house.household !== undefined) {
+          unitsShown.set(unitChoices(status.house.household));
+        }
+      }),
       merge(
         this.reads.blocked$.pipe(map(() => 'blocked' as const)),
         this.reads.displaced$.pipe(map(() => 'displaced' as const)),

@@ -10,6 +10,7 @@ import {
   readyToInoculate,
   toShake,
 } from '../../../core/index';
+import { inDegrees } from '../words/in-degrees';
 import { rangeWords, shortTime } from '../words/words';
 
 /** One batch on one line. */
@@ -105,7 +106,7 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
   }
   const dueMs = progress?.dueMs ?? view.lastStepMs ?? view.madeAtMs;
   return {
-    words: `${next.deed.toLowerCase()} ${dueMs > nowMs ? `at ${shortTime(dueMs, nowMs)}` : 'now'}`,
+    words: `${inDegrees(next.deed.toLowerCase())} ${dueMs > nowMs ? `at ${shortTime(dueMs, nowMs)}` : 'now'}`,
     afterMs: nowMs,
     due: dueMs <= nowMs,
   };

@@ -1,4 +1,5 @@
 import type { Deed, DueItem, VesselType } from '../../../core/index';
+import { inDegrees } from './in-degrees';
 
 /** A due item with its words. */
 export interface WordedDue extends DueItem {
@@ -13,7 +14,7 @@ export function worded(items: readonly DueItem[]): readonly WordedDue[] {
 export function deedWords(deed: Deed): string {
   switch (deed.kind) {
     case 'prepare':
-      return `${deed.deed}, ${deed.batch}`;
+      return `${inDegrees(deed.deed)}, ${deed.batch}`;
     case 'load':
       return `${deed.isNext ? 'Next cook' : 'Load a cook'}: ${deed.batch}`;
     case 'lidOn':

@@ -4,16 +4,19 @@ import {
   formatNumber,
   isRefusal,
   percentWords,
+  signOf,
   type CoreError,
   type CookStep,
   type RangeRule,
   type RefusalCode,
+  type ShownUnit,
   type Refusals,
   type VesselPhase,
   type WantedOfVessel,
 } from '../../../core/index';
 import { archiveFaultWords } from './archive-fault-words';
 import { fieldWords, rowFieldWords } from './field-words';
+import { measureWords, shownUnit, temperatureWords } from './measure-words';
 import { shortened } from './shortened';
 import { COOK_WORDS, PHASE_WORDS } from './words';
 
@@ -28,6 +31,11 @@ const MOST_TOLD = 40;
 const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = {
   'out-of-range': (rule) =>
     `${fieldWords(rule.field)} must be ${limitWords(rule)}. You gave ${givenWords(rule)}.${perhapsWords(rule)}`,
+  'which-unit': ({ field, unit, value, perhaps }) => {
+    const { sign, toShown } = shownUnit(unit);
+    const [bare, other] = [plain(toShown(value)), signOf(perhaps.unit)];
+    return `${fieldWords(field)}: is ${bare} in ${sign}, or in ${other}, which would be ${formatNumber(toShown(perhaps.value), 1)} ${sign}? Type the unit behind it.`;
+  },
   'not-a-number': ({ field, typed }) => `${fieldWords(field)} must be a number. You typed “${typed}”.`,
   'bad-text': ({ field, least, most, length }) =>
     `${fieldWords(field)} must be ${least} to ${most} letters long. You gave ${length === 0 ? 'none' : length}.`,
@@ -53,7 +61,7 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
     const asked = Number.isFinite(holdMinutes)
       ? `${holdMinutes} min`
       : `more than ${durationWords(longestMinutes)}`;
-    return `At ${chamberC.toFixed(1)} °C the hold would take ${asked}; ${appliance} can hold ${mostMinutes} min. It wants a cooker with more pressure, or smaller vessels.`;
+    return `At ${temperatureWords(chamberC, 1)} the hold would take ${asked}; ${appliance} can hold ${mostMinutes} min. It wants a cooker with more pressure, or smaller vessels.`;
   },
   'f0-out-of-reach': ({ targetF0, mostF0, mostMinutes }) =>
     `Target F0 must be at most ${mostF0.toFixed(2)}, which a hold of ${mostMinutes} min gives. You gave ${targetF0}.`,
@@ -68,9 +76,10 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
       : `The step must be one of ${allowed.map(stepWords).join(', ')}. You gave ${stepWords(step)}.`,
   'wrong-dose-unit': ({ unit, wanted }) => `The dose must be in ${wanted}. You gave ${unit}.`,
   'bad-dose': ({ each, most, unit, sources, remaining, vessels }) => {
-    const limit = formatNumber(Math.floor(most * 10) / 10, 1);
     const hold = sources.length === 1 ? 'holds' : 'hold';
-    return `Dose must be above 0 and at most ${limit} ${unit}: ${sources.join(', ')} ${hold} ${formatNumber(remaining)} ${unit} for ${vessels}. You typed ${each} ${unit}.`;
+    const dose = (value: number, digits: number) =>
+      unit === 'g' ? measureWords(value, 'g', digits) : `${formatNumber(value, digits)} ml`;
+    return `Dose must be above 0 and at most ${dose(Math.floor(most * 10) / 10, 1)}: ${sources.join(', ')} ${hold} ${dose(remaining, 0)} for ${vessels}. You typed ${dose(each, Number.isInteger(each) ? 0 : 1)}.`;
   },
   'later-impossible': ({ named, more, cause }) => {
     const list = `${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
@@ -119,24 +128,54 @@ function momentWords(ms: number): string {
   return Number.isFinite(ms) ? format(ms, 'd MMM yyyy, HH:mm') : 'no date';
 }
 
-function limitWords({ min, max, unit = '', shownTimes = 1, whole = false }: RangeRule): string {
-  return `${whole ? 'a whole number ' : ''}between ${plain(min * shownTimes)} and ${plain(max * shownTimes)}${unit}`;
+function limitWords(rule: RangeRule): string {
+  const { min, max, shownTimes = 1, whole = false } = rule;
+  const [low, high] = [min, max].map((limit) => shownLimit(limit * shownTimes, rule));
+  return `${whole ? 'a whole number ' : ''}between ${low} and ${high}${signShown(rule)}`;
 }
 
-function givenWords({ value, unit = '', shownTimes = 1 }: Refusals['out-of-range']): string {
-  return Number.isNaN(value) ? 'no number' : `${plain(value * shownTimes)}${unit}`;
+function givenWords(rule: Refusals['out-of-range']): string {
+  const { value, shownTimes = 1 } = rule;
+  return Number.isNaN(value) ? 'no number' : `${inShown(value * shownTimes, rule)}${signShown(rule)}`;
 }
 
 /** Asks about a number that only makes sense in another unit. */
-function perhapsWords({ value, unit = '', perhaps }: Refusals['out-of-range']): string {
+function perhapsWords(rule: Refusals['out-of-range']): string {
+  const { value, perhaps } = rule;
   if (perhaps === undefined) {
     return '';
   }
-  const other = UNIT_SIGNS[perhaps.unit] ?? perhaps.unit;
-  return ` ${plain(value)} ${other} would be ${formatNumber(perhaps.value, 1)}${unit}: if you mean that, type ${plain(value)} ${other}.`;
+  const [bare, other] = [inShown(value, rule), signOf(perhaps.unit)];
+  const meant = formatNumber(shownFor(rule).toShown(perhaps.value), 1);
+  return ` ${bare} ${other} would be ${meant}${signShown(rule)}: if you mean that, type ${bare} ${other}.`;
 }
 
-const UNIT_SIGNS: Readonly<Record<string, string>> = { C: '°C', F: '°F', inch: 'in' };
+type Unit = Pick<RangeRule, 'unit' | 'unitStays'>;
+
+/** Limits that are round in their own unit are told to four digits in another. */
+const LIMIT_DIGITS = 4;
+const SAME = (value: number) => value;
+
+function shownFor({ unit = '', unitStays = false }: Unit): Pick<ShownUnit, 'sign' | 'toShown'> {
+  return unitStays ? { sign: unit.trim(), toShown: SAME } : shownUnit(unit);
+}
+
+function shownLimit(limit: number, rule: Unit): string {
+  const { sign, toShown } = shownFor(rule);
+  return sign === rule.unit?.trim() || !Number.isFinite(limit)
+    ? plain(limit)
+    : String(Number(toShown(limit).toPrecision(LIMIT_DIGITS)));
+}
+
+function inShown(value: number, rule: Unit): string {
+  return plain(Number.isFinite(value) ? shownFor(rule).toShown(value) : value);
+}
+
+/** With the space before it that the rule gives. */
+function signShown(rule: Unit): string {
+  const { unit = '' } = rule;
+  return unit.replace(unit.trim(), shownFor(rule).sign);
+}
 
 /** Without the tail that floating numbers grow. */
 function plain(value: number): string {

@@ -2,7 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { durationWords, Entry, resolveFormula, scaleFormula, type House } from '../../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { Journal, type Said } from '../journal/journal';
-import { amountWords, dayWords, entryWords, moneyWords, vesselCount } from './words';
+import { amountWords } from './measure-words';
+import { dayWords, entryWords, moneyWords, vesselCount } from './words';
 
 describe('words of amounts', () => {
   it('are short, with a decimal only where it counts', () => {

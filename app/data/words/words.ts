@@ -3,7 +3,6 @@ import {
   DAY_MS,
   formatNumber,
   stepsOf,
-  UNITS,
   type BatchId,
   type CautionId,
   type Channel,
@@ -14,12 +13,20 @@ import {
   type EntryOf,
   type Fate,
   type House,
-  type Household,
   type Proof,
   type VesselId,
   type VesselType,
   type VesselPhase,
 } from '../../../core/index';
+import { inDegrees } from './in-degrees';
+import {
+  amountWords,
+  doseWords,
+  shownUnit,
+  temperatureWords,
+  type Figure,
+  volumeWords,
+} from './measure-words';
 import { shortened } from './shortened';
 
 /** Wording of what the records hold. Kitchen English, one place for each word. */
@@ -102,6 +109,18 @@ export const CHANNEL_WORDS: Readonly<Record<Channel, ChannelWords>> = {
   ph: { name: 'pH', word: 'pH', unit: '', digits: 2 },
 };
 
+/** A reading in the unit that this household reads. */
+export function channelFigure(channel: Channel, value: number): Figure {
+  const { unit, digits } = CHANNEL_WORDS[channel];
+  const { sign, toShown } = shownUnit(unit);
+  return { figure: formatNumber(toShown(value), digits), sign };
+}
+
+export function channelWords(channel: Channel, value: number): string {
+  const { figure, sign } = channelFigure(channel, value);
+  return `${figure} ${sign}`;
+}
+
 const PROOF_WORDS: Readonly<Record<Proof['kind'], string>> = {
   strip: 'steam strip read',
   maximum: 'maximum thermometer read',
@@ -130,11 +149,6 @@ export function rangeWords(fromMs: number, toMs: number): string {
   return `${format(fromMs, sameMonth ? 'd' : 'd MMM')} to ${format(toMs, 'd MMM')}`;
 }
 
-export function pressureWords(gaugeKPa: number, unit: Household['pressureUnit']): string {
-  const value = gaugeKPa / UNITS[unit].size;
-  return `${formatNumber(value, unit === 'bar' ? 2 : Math.abs(value - Math.round(value)) < 0.05 ? 0 : 1)} ${unit}`;
-}
-
 /** Codes as a person writes them: "G27-3", "G27-1 to 14", "8 of G28", "5 vessels". */
 export function vesselWords(ids: readonly VesselId[], house: House): string {
   const views = ids.flatMap((id) => house.vesselById.get(id) ?? []);
@@ -160,11 +174,6 @@ export function moneyWords(value: number, currency: string): string {
   return `${currency === '' ? '' : `${currency}\u2009`}${formatNumber(value, 2)}`;
 }
 
-/** Grams as a scale shows them: "4.4 g", "1 980 g". */
-export function amountWords(massG: number): string {
-  return `${formatNumber(massG, massG < 100 && !Number.isInteger(massG) ? 1 : 0)} g`;
-}
-
 function materialWords(id: string, batchId: BatchId, house: House): string {
   const part = house.batchById.get(batchId)?.batch.plan?.parts.find((p) => p.materialId === id);
   return (part?.name ?? id).toLowerCase();
@@ -173,7 +182,7 @@ function materialWords(id: string, batchId: BatchId, house: House): string {
 /** The deed of a step in the words of the batch's own method: jars for grain, bags for bulk. */
 function stepWords(entry: EntryOf<'stepDone'>, house: House): string {
   const batch = house.batchById.get(entry.batchId)?.batch;
-  return (batch && stepsOf(batch).find((s) => s.step === entry.step)?.deed) ?? entry.step;
+  return inDegrees((batch && stepsOf(batch).find((s) => s.step === entry.step)?.deed) ?? entry.step);
 }
 
 /** An entry as the Today line and the records show it. Text from people is returned as text, never as markup. */
@@ -189,7 +198,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'tissueTested':
       return `${code}: tissue ${{ dry: 'too dry', right: 'clean', wet: 'wet' }[entry.result]}`;
     case 'weighed':
-      return `${code}: ${formatNumber(entry.massG)} g drained`;
+      return `${code}: ${amountWords(entry.massG)} drained`;
     case 'squeezed':
       return `${code}: squeeze ${{ dry: 'too dry', right: 'right', wet: 'too wet' }[entry.result]}`;
     case 'weighedOut':
@@ -197,7 +206,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'adjusted':
       return `${code}: ${amountWords(entry.massG)} ${entry.name.toLowerCase()} added`;
     case 'volumeMeasured':
-      return `${code}: ${formatNumber(entry.volumeMl)} ml left`;
+      return `${code}: ${volumeWords(entry.volumeMl)} left`;
     case 'phRead':
       return `${code}: pH ${formatNumber(entry.ph, 1)}${entry.drops === 0 ? '' : `, ${entry.drops} drops`}`;
     case 'cookLoaded':
@@ -205,11 +214,11 @@ export function entryWords(entry: Entry, house: House): string {
     case 'cookStep':
       return `${cook}: ${COOK_WORDS[entry.step]}${entry.carryOn === true ? ', carried on' : ''}`;
     case 'coreRead':
-      return `${cook} read ${formatNumber(entry.celsius)} °C`;
+      return `${cook} read ${temperatureWords(entry.celsius)}`;
     case 'cautionRead':
       return `${CAUTION_WORDS[entry.caution]}, read`;
     case 'inoculated':
-      return `${vessels} inoculated, ${formatNumber(entry.doseEach, entry.doseEach < 10 && !Number.isInteger(entry.doseEach) ? 1 : 0)} ${entry.doseUnit} each`;
+      return `${vessels} inoculated, ${doseWords(entry.doseEach, entry.doseUnit)} each`;
     case 'inspected': {
       const seen = [
         entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
@@ -228,7 +237,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'pinned':
       return `${vessels}: pins`;
     case 'harvested':
-      return `${vessels} harvested, ${formatNumber(entry.massG)} g`;
+      return `${vessels} harvested, ${amountWords(entry.massG)}`;
     case 'discarded':
       return `${vessels}: ${FATE_WORDS[entry.reason]}`;
     case 'putAway':
@@ -246,7 +255,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'poured':
       return `${cook} poured`;
     case 'waterLeft':
-      return `${cook}: ${formatNumber(entry.leftMl)} ml of water left`;
+      return `${cook}: ${volumeWords(entry.leftMl)} of water left`;
     case 'proofRead':
       return `${cook}: ${PROOF_WORDS[entry.proof.kind]}`;
     default:

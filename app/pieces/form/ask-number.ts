@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input
 import { outputFromObservable } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
+import type { TypedRule } from '../../../core/index';
 import { checkedBy, rangeOf, typed, typedNumber } from './checked-by';
 import { isSound } from './form-state';
 import { TextField } from './text-field';
@@ -13,7 +14,13 @@ import { TextField } from './text-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); send()">
-      <nw-text-field keys="decimal" [name]="name()" [unit]="unit()" [control]="control" />
+      <nw-text-field
+        keys="decimal"
+        [name]="name()"
+        [unit]="unit()"
+        [unitStays]="unitStays()"
+        [control]="control"
+      />
       <button type="submit" matButton="outlined" class="deed">{{ deed() }}</button>
       <p class="soft" aria-live="polite">{{ answer() }}</p>
     </form>
@@ -38,6 +45,9 @@ export class AskNumber {
   /** What a refusal calls it, where its name is a sentence. */
   readonly refusedAs = input('');
   readonly unit = input('');
+  readonly unitStays = input(false);
+  /** Where it usually lies: a bare number that would lie there in another unit alone is asked about. */
+  readonly likely = input<TypedRule['likely']>();
   readonly deed = input.required<string>();
   readonly min = input(-Infinity);
   readonly max = input(Infinity);
@@ -47,10 +57,18 @@ export class AskNumber {
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly schema = computed(() => {
-    const [unit, min, max] = [this.unit(), this.min(), this.max()];
     const read = this.read();
     return read === undefined
-      ? typedNumber(rangeOf({ name: this.refusedAs() || this.name(), unit, min, max }))
+      ? typedNumber(
+          rangeOf({
+            name: this.refusedAs() || this.name(),
+            unit: this.unit(),
+            min: this.min(),
+            max: this.max(),
+            unitStays: this.unitStays(),
+            likely: this.likely(),
+          }),
+        )
       : typed(read);
   });
   protected readonly control = new FormControl('', { nonNullable: true });

@@ -11,8 +11,9 @@ import {
   parseWithin,
   requireText,
   type FieldRef,
-  type RangeRule,
+  type TypedRule,
 } from '../../../core/index';
+import { shownUnit } from '../../data/words/measure-words';
 import { problemOf } from '../../data/words/message-of';
 
 /** The key under which the one sentence stands that says what is wrong with a control. */
@@ -39,19 +40,37 @@ export function rangeOf(field: {
   readonly unit: string;
   readonly min: number;
   readonly max: number;
-}): RangeRule {
-  const { name, unit, min, max } = field;
-  return { field: { label: name }, min, max, unit: unit && ` ${unit}` };
+  /** Typed in its own unit by everybody. */
+  readonly unitStays?: boolean;
+  readonly likely?: TypedRule['likely'];
+}): TypedRule {
+  const { name, unit, min, max, unitStays, likely } = field;
+  return {
+    field: { label: name },
+    min,
+    max,
+    unit: unit && ` ${unit}`,
+    ...(unitStays && { unitStays }),
+    ...(likely && { likely }),
+  };
 }
 
-/** A number as a person types it, with or without its unit, held to a range. */
-export function typedNumber(rule: RangeRule) {
-  return typed((text) => parseWithin(text, rule));
+/** A number as a person types it, held to a range: in the unit that this household reads, or in the one typed behind it. */
+export function typedNumber(rule: TypedRule) {
+  return typed((text) => readWithin(text, rule));
 }
 
 /** The same, or nothing: an emptied field takes the number away. */
-export function typedNumberOrNothing(rule: RangeRule) {
-  return typed((text) => (text.trim() === '' ? undefined : parseWithin(text, rule)));
+export function typedNumberOrNothing(rule: TypedRule) {
+  return typed((text) => (text.trim() === '' ? undefined : readWithin(text, rule)));
+}
+
+/** Read as it is typed, in the rule's own unit. @throws CoreError */
+export function readWithin(text: string, rule: TypedRule): number {
+  return parseWithin(
+    text,
+    rule.unitStays === true ? rule : { ...rule, shown: shownUnit(rule.unit ?? '').sign },
+  );
 }
 
 /** A line of text that must be there, without the spaces around it. */

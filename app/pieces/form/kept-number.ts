@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input } from '@angular/core';
 import { FormControl } from '@angular/forms';
+import { fieldText } from '../../data/words/measure-words';
 import { checkedBy, rangeOf, typedNumber, typedNumberOrNothing } from './checked-by';
 import { TextField } from './text-field';
 
@@ -7,8 +8,10 @@ import { TextField } from './text-field';
 export interface KeptNumber {
   readonly id: string;
   readonly label: string;
-  /** As it stands behind the figure; empty for a count. */
+  /** Of what is kept, as it stands behind a figure; empty for a count. */
   readonly unit: string;
+  /** Read in that unit everywhere: milliliters of a syringe. */
+  readonly unitStays?: boolean;
   readonly min: number;
   readonly max: number;
   readonly shown: number | string | undefined;
@@ -26,6 +29,7 @@ export interface KeptNumber {
     keys="decimal"
     [name]="field().label"
     [unit]="field().unit"
+    [unitStays]="field().unitStays === true"
     [id]="field().id"
     [isNameHidden]="isNameHidden()"
     [control]="control"
@@ -48,10 +52,11 @@ export class KeptNumberField {
     this.control.addValidators(checkedBy(() => this.schema()));
     let shownOf = '';
     effect(() => {
-      const { id, shown } = this.field();
+      const { id, shown, unit, unitStays } = this.field();
       // What is being typed, or is wrong, stays; another figure in its place does not inherit it.
       if (this.control.pristine || id !== shownOf) {
-        this.control.reset(String(shown ?? ''));
+        const isTurned = typeof shown === 'number' && unitStays !== true;
+        this.control.reset(isTurned ? fieldText(shown, unit) : String(shown ?? ''));
       }
       shownOf = id;
     });

@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { ReactiveFormsModule, type FormControl } from '@angular/forms';
 import { MatError, MatFormField, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { shownUnit } from '../../data/words/measure-words';
 import { FIELD_DEFAULTS } from './field-defaults';
 import { WORDS } from './checked-by';
 import { recheckWith } from './form-state';
@@ -40,7 +41,7 @@ import { recheckWith } from './form-state';
           (change)="settle()"
         />
       }
-      <span matTextSuffix class="nowrap">{{ unit() }}</span>
+      <span matTextSuffix class="nowrap">{{ sign() }}</span>
       <mat-error>{{ control().getError(words) }}</mat-error>
     </mat-form-field>
   `,
@@ -51,7 +52,10 @@ export class TextField {
 
   readonly name = input.required<string>();
   readonly control = input.required<FormControl<string>>();
+  /** Of what is kept; shown is the sign of the unit that this household reads. */
   readonly unit = input('');
+  /** Read in its own unit everywhere: milliliters of a syringe. */
+  readonly unitStays = input(false);
   /** Which keys a phone shows: those of numbers, or letters. */
   readonly keys = input<'decimal' | 'numeric' | 'text'>('text');
   readonly longest = input(24);
@@ -64,6 +68,7 @@ export class TextField {
   readonly kept = output<string>();
 
   protected readonly words = WORDS;
+  protected readonly sign = computed(() => (this.unitStays() ? this.unit() : shownUnit(this.unit()).sign));
 
   constructor() {
     recheckWith(this.control);

@@ -7,6 +7,7 @@ import {
   type Fact,
   type House,
 } from '../../../core/index';
+import { fieldText, shownUnit } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
 import type { Choice } from '../form/choice-field';
 
@@ -16,6 +17,7 @@ export interface ValueField {
   readonly label: string;
   readonly kind: EditableField['kind'];
   readonly unit: string;
+  readonly unitStays?: boolean;
   readonly shown: string;
   readonly options: readonly Choice[];
   /** Turns what was typed into the value to be kept. @throws CoreError */
@@ -51,14 +53,22 @@ export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
       case 'number': {
         const times = editable.shownTimes ?? 1;
         const unit = editable.unit === '' && fact.kind === 'inoculated' ? fact.doseUnit : editable.unit;
+        // Culture is read in the milliliters of a syringe everywhere.
+        const isDose = fact.kind === 'inoculated' && unit === 'ml';
         return {
           ...common,
           unit,
+          unitStays: isDose,
           shown:
             typeof stored === 'number'
-              ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
+              ? isDose || shownUnit(unit).sign === unit
+                ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
+                : fieldText(stored, unit)
               : '',
-          read: (text) => (text.trim() === '' ? undefined : parseIn(text, { label }, unit) / times),
+          read: (text) =>
+            text.trim() === ''
+              ? undefined
+              : parseIn(text, { label }, unit, isDose ? unit : shownUnit(unit).sign) / times,
         };
       }
       case 'choice':

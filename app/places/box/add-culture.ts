@@ -41,6 +41,7 @@ const MOST_ML = 1000;
           keys="decimal"
           name="Millilitres in each"
           unit="ml"
+          [unitStays]="true"
           [longest]="12"
           [control]="form.controls.volume"
         />
@@ -87,6 +88,7 @@ export class AddCulture {
       min: 0.5,
       max: this.vessel()?.capacityMl ?? MOST_ML,
       unit: ' ml',
+      unitStays: true,
     }),
   );
   protected readonly form = new FormGroup({

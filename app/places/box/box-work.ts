@@ -9,7 +9,8 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { formatNumber, type VesselView } from '../../../core/index';
+import { type VesselView } from '../../../core/index';
+import { doseFigure, doseWords } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
@@ -83,7 +84,7 @@ export class BoxWork {
   protected readonly sourceWords = computed(() => {
     const first = this.sources()[0];
     const remaining = this.sources().reduce((sum, s) => sum + s.remaining, 0);
-    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${formatNumber(remaining)} ${this.unit()} left`;
+    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${doseWords(remaining, this.unit())} left`;
   });
   protected readonly inTheBox = computed(() => Math.min(this.waiting().length, 4));
 
@@ -132,9 +133,8 @@ export class BoxWork {
     void this.router.navigate(['/box']);
   }
 
-  protected number(value: number): string {
-    return formatNumber(value, Number.isInteger(value) ? 0 : 1);
-  }
+  protected readonly doseShown = computed(() => doseFigure(this.doseEach(), this.unit()));
+  protected readonly doseWords = doseWords;
 
   private async give(vessels: readonly VesselView[], doseEach: number): Promise<void> {
     if (vessels.length === 0 || this.busy()) {

@@ -13,18 +13,21 @@ import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
+  SAFE_CORE_C,
   fedBy,
   formatNumber,
   type BatchView,
   type VesselView,
   EMPTY_HOUSE,
   allReadyToInoculate,
+  coreAfter,
   culturesInHand,
   requireDose,
   requireWithin,
   sourcesFor,
   usualDose,
 } from '../../../core/index';
+import { doseWords, temperatureWords } from '../../data/words/measure-words';
 import { problemOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
@@ -42,6 +45,8 @@ import { AskNumber } from '../../pieces/form/ask-number';
 /** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
 const SETTLE_MINUTES = 10;
 const READING_RULE = { min: -20, max: 150 };
+/** Models and thermometers are hardly further off. Our choice. */
+const LIKELY_WITHIN_C = 15;
 
 /** What goes in, from what, how much, and the clean work itself. */
 @Component({
@@ -73,7 +78,9 @@ export class Box {
           ...w,
           cool: w.coolMs <= now,
           words:
-            w.coolMs <= now ? 'cool to the middle' : `core below 30 °C about ${shortTime(w.coolMs, now)}`,
+            w.coolMs <= now
+              ? 'cool to the middle'
+              : `core below ${temperatureWords(SAFE_CORE_C)} about ${shortTime(w.coolMs, now)}`,
         }));
   });
   private readonly chosenId = signal<string | undefined>(undefined);
@@ -97,6 +104,16 @@ export class Box {
   protected readonly doseEach = signal(0);
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly reading = READING_RULE;
+  /** What a thermometer can be expected to show by now. */
+  protected readonly likelyReading = computed(() => {
+    const { cook, state } = this.chosen()?.cook ?? {};
+    if (cook === undefined || state?.heatOffMs === undefined) {
+      return undefined;
+    }
+    const sinceMinutes = (this.time.minute() - state.heatOffMs) / MINUTE_MS;
+    const expectedC = coreAfter(cook.chamberC, cook.roomC, sinceMinutes);
+    return { low: cook.roomC - LIKELY_WITHIN_C, high: expectedC + LIKELY_WITHIN_C };
+  });
   protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
   protected readonly settle = computed(() => {
     const read = this.store
@@ -172,7 +189,7 @@ export class Box {
   }
 
   protected leftWords(source: VesselView): string {
-    return `${formatNumber(source.remaining)} ${source.remainingUnit} left`;
+    return `${doseWords(source.remaining, source.remainingUnit)} left`;
   }
 
   /** A source with a past is shown with it. */

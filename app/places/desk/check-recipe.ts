@@ -18,7 +18,7 @@ import {
 import { messageOf } from '../../data/words/message-of';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
-import { amountWords } from '../../data/words/words';
+import { amountWords, volumeWords } from '../../data/words/measure-words';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { valueOf } from '../../pieces/form/form-state';
 import { PickField } from '../../pieces/form/pick-field';
@@ -142,7 +142,7 @@ export class CheckRecipe {
       ...(ratio === undefined ? [] : [{ what: 'C:N', value: `${formatNumber(ratio)} : 1` }]),
       ...(audit.finishedMl === undefined
         ? []
-        : [{ what: 'Finished, about', value: `${formatNumber(audit.finishedMl / 1000, 2)} l` }]),
+        : [{ what: 'Finished, about', value: volumeWords(audit.finishedMl) }]),
     ];
   });
 

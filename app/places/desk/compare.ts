@@ -14,6 +14,7 @@ import {
   vesselsFor,
   type Formula,
 } from '../../../core/index';
+import { figureOf, measureWords, shownUnit } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
@@ -77,6 +78,7 @@ export class Compare {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly measures = MEASURES;
+  protected readonly sign = computed(() => shownUnit('g').sign);
   private readonly records = computed(() => this.store.house()?.records);
   private readonly formulas = computed(() =>
     [...(this.records()?.formulas ?? [])].sort(
@@ -110,12 +112,16 @@ export class Compare {
     [this.first(), this.second()].flatMap((f) => (f === undefined ? [] : [this.contentsOf(f)])),
   );
 
+  protected figure(massG: number, digits: number): string {
+    return figureOf(massG, 'g', digits).figure;
+  }
+
   protected readonly charts = computed(() => {
     const contents = this.contents();
     const colors = colorsOf(this.host);
     return MEASURES.filter((m) => contents.some((c) => c[m.key] > 0)).map((measure) => ({
       ...measure,
-      label: `${measure.words}: ${contents.map((c) => `${c.name} ${formatNumber(c[measure.key], measure.digits)} g`).join(', ')}`,
+      label: `${measure.words}: ${contents.map((c) => `${c.name} ${measureWords(c[measure.key], 'g', measure.digits)}`).join(', ')}`,
       options: {
         animation: false,
         grid: { left: 6, right: 74, top: 4, bottom: 4, containLabel: false },
@@ -152,7 +158,7 @@ export class Compare {
               color: colors.soft,
               fontFamily: colors.font,
               fontSize: 15,
-              formatter: (p: { value: number }) => `${formatNumber(p.value, measure.digits)} g`,
+              formatter: (p: { value: number }) => measureWords(p.value, 'g', measure.digits),
             },
           },
         ],

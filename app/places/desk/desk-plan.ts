@@ -31,6 +31,7 @@ import {
   type Treatment,
   unlessRefused,
 } from '../../../core/index';
+import { figureWords } from '../../data/words/measure-words';
 import { messageOf } from '../../data/words/message-of';
 import { lastKnown } from '../../data/views/last-known';
 import { HouseStore } from '../../data/store/house-store';
@@ -260,12 +261,12 @@ export class DeskPlan {
     switch (asked.kind) {
       case 'part':
         return asked.index < shown.scaled.parts.length
-          ? reasonForPart(shown.formula, shown.scaled, asked.index)
+          ? reasonForPart(shown.formula, shown.scaled, asked.index, figureWords())
           : undefined;
       case 'water':
-        return reasonForWater(shown.formula, shown.scaled);
+        return reasonForWater(shown.formula, shown.scaled, figureWords());
       case 'moisture':
-        return reasonForMoisture(shown.formula, shown.scaled);
+        return reasonForMoisture(shown.formula, shown.scaled, figureWords());
       case 'hold':
         return shown.cook && reasonForHold(shown.cook);
       case 'treatment': {

@@ -1,5 +1,6 @@
 import { holdWords } from '../../data/words/heat-words';
 import {
+  TRADE_GAUGE_KPA,
   formatNumber,
   type BatchCost,
   type CookPlan,
@@ -8,17 +9,18 @@ import {
   type ToBuy,
   type TreatmentAdvice,
 } from '../../../core/index';
-import { amountWords, moneyWords } from '../../data/words/words';
+import { amountWords, pressureWords, temperatureWords } from '../../data/words/measure-words';
+import { moneyWords } from '../../data/words/words';
 
 export function reasonForHold(cook: CookPlan): Reason {
   return {
     title: `Why ${cook.holdMinutes} min`,
     steps: [
       {
-        text: `The trade's hold at 15 psi at the sea, ${cook.trade.words}`,
+        text: `The trade's hold at ${pressureWords(TRADE_GAUGE_KPA)} at the sea, ${cook.trade.words}`,
         result: `${cook.schoolMinutes} min`,
       },
-      { text: 'your pressure, where you are', result: `${cook.chamberC.toFixed(1)} °C` },
+      { text: 'your pressure, where you are', result: temperatureWords(cook.chamberC, 1) },
       {
         text: 'for the same heat in the middle of these vessels',
         result: holdWords(cook.relativeMinutes),

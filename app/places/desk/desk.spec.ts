@@ -98,7 +98,7 @@ describe('the Desk', () => {
     setup = await furnishedHouse();
     await setup.lay('household', { ...setup.house().household!, massUnit: 'oz' });
     const desk = await render(Desk);
-    expect(weighed(desk)[0]).toBe('69.8oz');
+    expect(weighed(desk)[0]).toBe('69.84oz');
   });
 
   describe('in the made-up household', () => {

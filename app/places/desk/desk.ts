@@ -18,15 +18,24 @@ import { map } from 'rxjs';
 import {
   HydrationMethod,
   SCHOOLS,
-  UNITS,
   plainCode,
   type BatchId,
-  decimalsOf,
   formatNumber,
   pourOut,
   pourVolumeMl,
   vesselsFrom,
 } from '../../../core/index';
+import {
+  LEAST_CUP_ML,
+  amountWords,
+  figureOf,
+  literFigure,
+  type Figure,
+  volumeFigure,
+  volumeWords,
+  weighedAloud,
+  weighedFigure,
+} from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
 import { Definitions } from '../../data/journal/definitions';
@@ -47,7 +56,6 @@ import {
   partWords,
   perJarWords,
   strengthWords,
-  volumeWords,
   waterWords,
   type WaterWords,
 } from './plan-words';
@@ -61,6 +69,8 @@ const FILLS = [
   { value: 2 / 3, words: 'two thirds' },
   { value: 0.75, words: 'three quarters' },
 ] as const;
+/** Twenty times less than planned was meant in ounces. Our choice. */
+const LIKELY_TIMES = 10;
 const MOST_DEPTH_MM = 100;
 const MOST_POURED_ML = 500_000;
 const MOST_THERE_G = 1e7;
@@ -141,7 +151,11 @@ export class Desk {
     this.plan.bottles().map((b) => ({ value: b.id, words: b.plural })),
   );
   protected readonly warningWords = WARNING_WORDS;
-  protected readonly volume = volumeWords;
+  protected readonly volumeWords = volumeWords;
+  protected readonly amountWords = amountWords;
+  protected readonly volumeFigure = volumeFigure;
+  protected readonly literFigure = literFigure;
+  protected readonly figureOf = figureOf;
   protected readonly describe = partWords;
 
   protected readonly kitchenFirst = computed(() => this.store.household()?.measures === 'kitchen');
@@ -175,7 +189,7 @@ export class Desk {
     );
   });
   protected readonly balance = computed<BalanceWords>(() => this.words()?.balance ?? NO_WORDS);
-  protected readonly water = computed<WaterWords>(() => this.words()?.water ?? NO_WATER);
+  protected readonly waterRow = computed<WaterWords>(() => this.words()?.water ?? NO_WATER);
   protected readonly perJar = computed(() => this.words()?.perJar ?? '');
   protected readonly strength = computed(() => this.words()?.strength ?? '');
   protected readonly thereMl = computed(
@@ -192,6 +206,14 @@ export class Desk {
     const neededG = scaled?.parts[0]?.massG ?? 0;
     const haveG = Math.min(MOST_THERE_G, Math.max(0, this.plan.there() ?? Math.ceil(neededG)));
     return vesselsFrom(haveG, neededG, scaled?.count ?? 0);
+  });
+
+  /** Dishes and syringes are filled by the milliliter everywhere. */
+  protected readonly isSmall = computed(() => this.plan.eachMl() < LEAST_CUP_ML);
+  /** Nobody plans for ten times what is there. */
+  protected readonly likelyThere = computed(() => {
+    const neededG = this.plan.shown()?.scaled.parts[0]?.roundedG ?? 0;
+    return { low: neededG / LIKELY_TIMES, high: neededG * LIKELY_TIMES };
   });
 
   constructor() {
@@ -245,16 +267,16 @@ export class Desk {
     this.plan.change({ fill: Number(text) });
   }
 
-  protected grams(value: number): string {
-    return formatNumber(value, decimalsOf(this.store.household()?.scaleStepG ?? 1));
+  /** As the scale of this household shows it. */
+  protected weighed(massG: number): Figure {
+    return weighedFigure(massG, this.stepG());
   }
 
-  /** In the unit of mass that this house weighs in: grams, or ounces. */
-  protected mass(valueG: number): string {
-    return this.ounces() ? formatNumber(valueG / UNITS.oz.size, 1) : this.grams(valueG);
+  protected aloud(massG: number): string {
+    return weighedAloud(massG, this.stepG());
   }
 
-  protected readonly ounces = computed(() => this.store.household()?.massUnit === 'oz');
+  private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
 
   protected whole(value: number): string {
     return formatNumber(value);

@@ -11,7 +11,15 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormArray, FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
-import { dryDown, formatNumber, parseIn, type Figure, type Material } from '../../../core/index';
+import {
+  dryDown,
+  formatNumber,
+  parseIn,
+  type FieldRef,
+  type Figure,
+  type Material,
+} from '../../../core/index';
+import { shownUnit, temperatureWords } from '../../data/words/measure-words';
 import { messageOf } from '../../data/words/message-of';
 import { valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
@@ -48,9 +56,9 @@ export class DryDownSheet {
     }
     try {
       return dryDown({
-        wetG: parseIn(wet, 'wetMass', 'g'),
-        dryG: weighed.map((t, i) => parseIn(t, { field: 'dryMass', of: i + 1 }, 'g')),
-        ...(isTyped(dish) && { dishG: parseIn(dish, 'dish', 'g') }),
+        wetG: massOf(wet, 'wetMass'),
+        dryG: weighed.map((t, i) => massOf(t, { field: 'dryMass', of: i + 1 })),
+        ...(isTyped(dish) && { dishG: massOf(dish, 'dish') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -83,6 +91,8 @@ export class DryDownSheet {
     });
   }
 
+  protected readonly temperatureWords = temperatureWords;
+
   protected percent(fraction: number): string {
     return formatNumber(fraction * 100, 1);
   }
@@ -103,6 +113,11 @@ export class DryDownSheet {
 
 function weighing(): FormControl<string> {
   return new FormControl('', { nonNullable: true });
+}
+
+/** @throws CoreError */
+function massOf(text: string, field: FieldRef): number {
+  return parseIn(text, field, 'g', shownUnit('g').sign);
 }
 
 function isTyped(text: string): boolean {

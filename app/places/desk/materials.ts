@@ -13,7 +13,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
-import { amountWords } from '../../data/words/words';
+import { amountWords } from '../../data/words/measure-words';
 import { DryDownSheet } from './dry-down-sheet';
 import { checkedBy, typedLine } from '../../pieces/form/checked-by';
 import { shownControl, valueOf } from '../../pieces/form/form-state';

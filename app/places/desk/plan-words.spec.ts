@@ -8,6 +8,7 @@ import {
   type ResolvedFormula,
   type ScaledFormula,
 } from '../../../core/index';
+import { volumeWords } from '../../data/words/measure-words';
 import {
   WARNING_WORDS,
   balanceWords,
@@ -15,7 +16,6 @@ import {
   partWords,
   perJarWords,
   strengthWords,
-  volumeWords,
   waterWords,
 } from './plan-words';
 

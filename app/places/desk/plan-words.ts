@@ -7,6 +7,7 @@ import {
   type ScaledFormula,
   type ScaledPart,
 } from '../../../core/index';
+import { amountWords, literWords, measureWords, volumeWords } from '../../data/words/measure-words';
 import type { BalanceWords } from '../../pieces/balance-bar';
 
 /** Soak in two to three volumes of water. Common practice, no source. */
@@ -61,8 +62,8 @@ export function balanceWords(formula: ResolvedFormula, scaled: ScaledFormula): B
   if (scaled.dissolved === undefined) {
     return {
       name: 'Wanted moisture',
-      left: `water ${formatNumber(scaled.wetG - scaled.dryMatterG)} g`,
-      right: `dry matter ${formatNumber(scaled.dryMatterG)} g`,
+      left: `water ${amountWords(scaled.wetG - scaled.dryMatterG)}`,
+      right: `dry matter ${amountWords(scaled.dryMatterG)}`,
       below: 'drier runs slowly',
       above: formula.stage === 'grain' ? 'wetter bursts and sours' : 'wetter stands and sours',
     };
@@ -71,8 +72,8 @@ export function balanceWords(formula: ResolvedFormula, scaled: ScaledFormula): B
   const isAgar = formula.stage === 'agar';
   return {
     name: 'Wanted strength',
-    left: `${strengthWords(formula)} ${formatNumber((strengthGPerL * volumeMl) / 1000, 1)} g`,
-    right: `in ${formatNumber(volumeMl)} ml of water`,
+    left: `${strengthWords(formula)} ${measureWords((strengthGPerL * volumeMl) / 1000, 'g', 1)}`,
+    right: `in ${volumeWords(volumeMl)} of water`,
     below: isAgar ? 'softer tears' : 'weaker grows thin',
     above: isAgar ? 'stiffer sets sooner' : 'sweeter browns',
   };
@@ -111,7 +112,7 @@ export function waterWords(formula: ResolvedFormula, scaled: ScaledFormula): Wat
       return {
         name: 'Water taken up',
         how,
-        measure: `soak in ${formatNumber(dryL, 1)} l`,
+        measure: `soak in ${literWords(dryL * 1000)}`,
         after: 'weigh after drying',
       };
     }
@@ -125,9 +126,9 @@ export function perJarWords(formula: ResolvedFormula, scaled: ScaledFormula): st
   }
   const jars = scaled.count * (1 + scaled.spare);
   const parts = scaled.parts.map(
-    (p) => `${formatNumber(p.massG / jars, 1)} g ${firstWords(p.material.name)}`,
+    (p) => `${measureWords(p.massG / jars, 'g', 1)} ${firstWords(p.material.name)}`,
   );
-  return `${[...parts, `${formatNumber(scaled.waterG / jars, 1)} g water`].join(', ')}.`;
+  return `${[...parts, `${measureWords(scaled.waterG / jars, 'g', 1)} water`].join(', ')}.`;
 }
 
 /** How moist an ingredient is, what part it is, and what rounding makes of that. */
@@ -142,11 +143,6 @@ export function partWords(formula: ResolvedFormula, part: ScaledPart): string {
   const moist = `${formatNumber(part.material.moisture.value * 100, 1)} % moist`;
   const lot = part.material.lot === undefined ? moist : `${part.material.lot}, ${moist}`;
   return formula.parts.length === 1 ? lot : `${lot}, ${share}${formula.basis === 'dry' ? ' of dry' : ''}`;
-}
-
-/** "440 ml", "1.52 l". */
-export function volumeWords(ml: number): string {
-  return ml >= 1000 ? `${formatNumber(ml / 1000, 2)} l` : `${formatNumber(ml)} ml`;
 }
 
 function firstWords(name: string): string {

@@ -13,11 +13,12 @@ import {
   type CookPlan,
   unlessRefused,
 } from '../../../core/index';
+import { inDegrees } from '../../data/words/in-degrees';
+import { figureWords, pressureWords } from '../../data/words/measure-words';
 import { messageOf } from '../../data/words/message-of';
 import { download } from '../../data/store/download';
 import { openedIn } from '../../data/views/opened';
 import { HouseStore } from '../../data/store/house-store';
-import { pressureWords } from '../../data/words/words';
 import { SheetWorker } from '../../workers/sheet-client';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 
@@ -54,7 +55,9 @@ export class Sheet {
     }
     const cook = view.batch.plan?.treatment === 'pasteurize' ? undefined : this.cookFor(view);
     return batchSheet(view, {
-      ...(cook && { cook, pressure: pressureWords(cook.gaugeKPa, house.pressureUnit) }),
+      ...(cook && { cook, pressure: pressureWords(cook.gaugeKPa) }),
+      words: figureWords(),
+      sentence: inDegrees,
       decimals: decimalsOf(house.scaleStepG),
       formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy'),
     });

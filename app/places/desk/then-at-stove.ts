@@ -3,8 +3,15 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
+import {
+  amountWords,
+  literWords,
+  pressureWords,
+  temperatureRange,
+  temperatureWords,
+} from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
-import { amountWords, moneyWords, pressureWords } from '../../data/words/words';
+import { moneyWords } from '../../data/words/words';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
@@ -99,7 +106,8 @@ export class ThenAtStove {
     return formatNumber(value, 1);
   }
 
-  protected pressure(kPa: number): string {
-    return pressureWords(kPa, this.store.household()?.pressureUnit ?? 'psi');
-  }
+  protected readonly pressureWords = pressureWords;
+  protected readonly literWords = literWords;
+  protected readonly temperatureWords = temperatureWords;
+  protected readonly temperatureRange = temperatureRange;
 }

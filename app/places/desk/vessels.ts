@@ -21,16 +21,16 @@ import {
   formatNumber,
   newId,
   isFilledHere,
-  parseWithin,
   pluralOf,
   type VesselKind,
   type VesselType,
   unlessRefused,
 } from '../../../core/index';
+import { amountWords, figureOf, shownUnit, volumeWords } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { checkedBy, formOf, rangeOf, typedLine, typedNumber } from '../../pieces/form/checked-by';
+import { checkedBy, formOf, rangeOf, typedLine, readWithin, typedNumber } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { isSound, valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
@@ -50,6 +50,8 @@ interface SizeField {
   readonly unit: string;
   readonly min: number;
   readonly max: number;
+  /** Dishes and syringes are filled by the milliliter everywhere. */
+  readonly unitStays?: boolean;
 }
 
 const FIELDS: Readonly<Record<Field, SizeField>> = {
@@ -59,7 +61,7 @@ const FIELDS: Readonly<Record<Field, SizeField>> = {
   widthMm: { name: 'Width', unit: 'mm', min: 10, max: 2000 },
   capacityMl: { name: 'Brimful', unit: 'ml', min: 1, max: 200_000 },
   finishedG: { name: 'Filled', unit: 'g', min: 10, max: 50_000 },
-  usualMl: { name: 'Usual fill', unit: 'ml', min: 0.5, max: 20_000 },
+  usualMl: { name: 'Usual fill', unit: 'ml', min: 0.5, max: 20_000, unitStays: true },
 };
 const size = (field: Field) => typedNumber(rangeOf(FIELDS[field]));
 const SIZES = z.object({
@@ -212,9 +214,7 @@ export class Vessels {
     }
   }
 
-  protected volume(ml: number): string {
-    return ml >= 1000 ? `${formatNumber(ml / 1000, 2)} l` : `${formatNumber(ml)} ml`;
-  }
+  protected readonly volume = volumeWords;
 
   protected percent(fraction: number): string {
     return `${formatNumber(fraction * 100)} %`;
@@ -222,14 +222,15 @@ export class Vessels {
 
   protected sizeWords(vessel: VesselType): string {
     const { diameterMm, lengthMm, widthMm, heightMm, finishedG } = vessel;
-    const mm = (value: number | undefined) => formatNumber(value ?? 0);
+    const inside = (...sizes: readonly (number | undefined)[]) =>
+      `${sizes.map((mm) => figureOf(mm ?? 0, 'mm').figure).join(' × ')} ${shownUnit('mm').sign} inside`;
     return diameterMm !== undefined
-      ? `${mm(diameterMm)} × ${mm(heightMm)} mm inside`
+      ? inside(diameterMm, heightMm)
       : lengthMm !== undefined
-        ? `${mm(lengthMm)} × ${mm(widthMm)} × ${mm(heightMm)} mm inside`
+        ? inside(lengthMm, widthMm, heightMm)
         : finishedG === undefined
           ? ''
-          : `${formatNumber(finishedG)} g filled`;
+          : `${amountWords(finishedG)} filled`;
   }
 
   private capacityMl(texts: Texts): number {
@@ -248,5 +249,5 @@ type Texts = z.input<typeof SIZES>;
 
 /** @throws CoreError where it is no measure of such a vessel */
 function measureOf(field: Field, texts: Texts): number {
-  return parseWithin(texts[field], rangeOf(FIELDS[field]));
+  return readWithin(texts[field], rangeOf(FIELDS[field]));
 }

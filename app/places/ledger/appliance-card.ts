@@ -3,7 +3,6 @@ import { MatRadioButton } from '@angular/material/radio';
 import { format, parseISO } from 'date-fns';
 import {
   atmosphericPressure,
-  convert,
   formatNumber,
   householdAtmosphereKPa,
   isPressureCooker,
@@ -103,7 +102,6 @@ export class ApplianceCard {
 
   protected readonly fields = computed((): readonly KeptNumber[] => {
     const a = this.appliance();
-    const psi = (kPa: number) => Math.round(convert(kPa, 'kPa', 'psi') * 10) / 10;
     return [
       {
         id: `${a.id}-volume`,
@@ -119,11 +117,11 @@ export class ApplianceCard {
             {
               id: `${a.id}-over`,
               label: 'Its dial reads too much by',
-              unit: 'psi',
-              min: -7,
-              max: 7,
-              shown: psi(a.gaugeReadsOverKPa ?? 0),
-              keep: (over = 0) => this.change({ gaugeReadsOverKPa: convert(over, 'psi', 'kPa') }),
+              unit: 'kPa',
+              min: -50,
+              max: 50,
+              shown: a.gaugeReadsOverKPa ?? 0,
+              keep: (gaugeReadsOverKPa = 0) => this.change({ gaugeReadsOverKPa }),
             },
           ]
         : []),

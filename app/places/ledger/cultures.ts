@@ -3,7 +3,8 @@ import { MatSort, MatSortHeader } from '@angular/material/sort';
 import { MatTableDataSource, MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { fedBy, formatNumber, isCulture } from '../../../core/index';
+import { fedBy, isCulture } from '../../../core/index';
+import { doseWords } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Plaque } from '../../pieces/plaque';
 
@@ -80,7 +81,7 @@ export class Cultures {
           species: v.species?.name ?? '',
           isolate: v.isolate?.name ?? '',
           came: format(Date.parse(v.batch.madeAt), 'd MMM yyyy'),
-          left: `${formatNumber(v.remaining)} ${v.remainingUnit}`,
+          left: doseWords(v.remaining, v.remainingUnit),
           by: { code: v.code, species: v.species?.name ?? '', came: v.batch.madeAt, left: v.remaining, fed },
           fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
           bad,

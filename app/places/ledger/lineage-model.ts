@@ -2,11 +2,11 @@ import {
   DAY_MS,
   ancestors,
   descendants,
-  formatNumber,
   type BatchView,
   type House,
   type VesselView,
 } from '../../../core/index';
+import { doseWords, heavyWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 
 /** A batch in the picture, with the vessels that belong to this line of descent. */
@@ -72,7 +72,7 @@ function nodeWords(view: BatchView, vessels: readonly VesselView[], bad: number)
 
 function gaveWords(vessels: readonly VesselView[]): string {
   const grams = vessels.reduce((sum, v) => sum + v.state.harvests.reduce((s, h) => s + h.massG, 0), 0);
-  return grams === 0 ? '' : `${formatNumber(grams / 1000, 2)} kg`;
+  return grams === 0 ? '' : heavyWords(grams);
 }
 
 function edgesOf(nodes: readonly LineageNode[], house: House): LineageEdge[] {
@@ -141,7 +141,7 @@ function wordsFor(view: VesselView): string {
   const { state, batch } = view;
   const what = batch.formula?.name ?? batch.vessel.name;
   const dose =
-    state.doseEach === undefined ? '' : `, given ${formatNumber(state.doseEach)} ${state.doseUnit}`;
+    state.doseEach === undefined ? '' : `, given ${doseWords(state.doseEach, state.doseUnit ?? 'ml')}`;
   const trouble = state.suspect === undefined ? '' : `, ${CONTAMINANT_WORDS[state.suspect].word}`;
   return `${what}${dose}${trouble}`;
 }

@@ -9,6 +9,7 @@ import {
   formatNumber,
   type VesselView,
 } from '../../../core/index';
+import { amountWords } from '../../data/words/measure-words';
 import { openedIn } from '../../data/views/opened';
 import { HouseStore } from '../../data/store/house-store';
 import { Plaque } from '../../pieces/plaque';
@@ -87,7 +88,7 @@ export class LineageView {
       return '';
     }
     const fresh = vessel.state.harvests.reduce((sum, h) => sum + h.massG, 0);
-    const flushes = vessel.state.harvests.map((h) => `${formatNumber(h.massG)} g`).join(' and ');
+    const flushes = vessel.state.harvests.map((h) => amountWords(h.massG)).join(' and ');
     return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel)) * 100)} % biological efficiency, spawn counted in`;
   });
 

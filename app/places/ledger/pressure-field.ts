@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import type { AbstractControl } from '@angular/forms';
 import { convert, parseNumber, requirePrintedPressure, type PressureMeaning } from '../../../core/index';
+import { unitsShown } from '../../data/words/measure-words';
 import { problemOf } from '../../data/words/message-of';
 import { wrong } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
@@ -65,7 +66,7 @@ export class PressureField {
   readonly kept = output<PressureMeaning>();
 
   protected readonly units: readonly Choice<Unit>[] = UNITS.map((value) => ({ value, words: value }));
-  protected readonly unit = signal<Unit>('psi');
+  protected readonly unit = linkedSignal<Unit>(() => unitsShown().pressure);
   protected readonly unitChoice = keptChoice<Unit>('psi', this.unit, (unit) => {
     this.unit.set(unit);
     this.meanings.set([]);

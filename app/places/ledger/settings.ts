@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { MatCheckbox } from '@angular/material/checkbox';
-import type { Household } from '../../../core/index';
+import type { Household, UnitChoices } from '../../../core/index';
+import { stepWords, unitsShown } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { Night, type Light } from '../../data/devices/night';
@@ -31,13 +32,24 @@ export class Settings {
     { value: 'bar', words: 'bar' },
   ];
   protected readonly massUnits: readonly Choice<Household['massUnit']>[] = [
-    { value: 'g', words: 'grams' },
-    { value: 'oz', words: 'ounces' },
+    { value: 'g', words: 'grams and kilograms' },
+    { value: 'oz', words: 'ounces and pounds' },
   ];
-  protected readonly steps: readonly Choice[] = ['0.01', '0.1', '1', '5'].map((value) => ({
-    value,
-    words: `${value} g`,
-  }));
+  protected readonly temperatureUnits: readonly Choice<UnitChoices['temperature']>[] = [
+    { value: 'C', words: '°C' },
+    { value: 'F', words: '°F' },
+  ];
+  protected readonly volumeUnits: readonly Choice<UnitChoices['volume']>[] = [
+    { value: 'ml', words: 'milliliters and liters' },
+    { value: 'cup', words: 'cups and quarts' },
+  ];
+  protected readonly lengthUnits: readonly Choice<UnitChoices['length']>[] = [
+    { value: 'mm', words: 'millimeters and meters' },
+    { value: 'inch', words: 'inches and feet' },
+  ];
+  protected readonly steps = computed<readonly Choice[]>(() =>
+    ['0.01', '0.1', '1', '5'].map((value) => ({ value, words: stepWords(Number(value)) })),
+  );
   protected readonly lights: readonly Choice<Light>[] = [
     { value: 'auto', words: 'as the machine' },
     { value: 'day', words: 'day' },
@@ -89,6 +101,21 @@ export class Settings {
     'g',
     () => this.house()?.massUnit,
     (massUnit) => this.keep({ massUnit }),
+  );
+  protected readonly temperatureUnit = keptChoice(
+    'C',
+    () => unitsShown().temperature,
+    (temperatureUnit) => this.keep({ temperatureUnit }),
+  );
+  protected readonly volumeUnit = keptChoice(
+    'ml',
+    () => unitsShown().volume,
+    (volumeUnit) => this.keep({ volumeUnit }),
+  );
+  protected readonly lengthUnit = keptChoice(
+    'mm',
+    () => unitsShown().length,
+    (lengthUnit) => this.keep({ lengthUnit }),
   );
   protected readonly step = keptChoice(
     '1',

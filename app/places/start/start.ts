@@ -1,10 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import {
+  TRADE_GAUGE_KPA,
   atmosphericPressure,
   convert,
-  decimalsOf,
   defaultHousehold,
   formatNumber,
   planCook,
@@ -15,6 +23,7 @@ import {
   scaleFormula,
   shippedDefinitions,
   tradeChamberC,
+  unitChoices,
   type Appliance,
   type Household,
   type PressureKind,
@@ -22,11 +31,23 @@ import {
   unlessRefused,
   requireWithin,
 } from '../../../core/index';
+import {
+  amountWords,
+  figureOf,
+  literFigure,
+  literWords,
+  pressureWords,
+  stepWords,
+  temperatureWords,
+  type Figure,
+  unitsShown,
+  weighedFigure,
+} from '../../data/words/measure-words';
 import { lastKnown } from '../../data/views/last-known';
 import { messageOf } from '../../data/words/message-of';
 import { ArchiveService } from '../../data/work/archive-service';
 import { Definitions } from '../../data/journal/definitions';
-import { pressureWords, vesselCount } from '../../data/words/words';
+import { vesselCount } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';
@@ -70,6 +91,7 @@ export class Start {
   protected readonly count = signal(8);
   protected readonly vesselId = signal('quart-jar');
   protected readonly massUnit = signal<string>('g');
+  protected readonly temperatureUnit = signal<string>('C');
   protected readonly step = signal<string>('1');
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly failed = signal('');
@@ -93,19 +115,30 @@ export class Start {
     { value: 'g', words: 'grams' },
     { value: 'oz', words: 'ounces' },
   ];
-  protected readonly steps = STEPS.map((value) => ({ value, words: `${value} g` }));
+  protected readonly temperatureUnits = [
+    { value: 'C', words: '°C' },
+    { value: 'F', words: '°F' },
+  ];
+  protected readonly steps = computed(() =>
+    STEPS.map((value) => ({ value, words: stepWords(Number(value)) })),
+  );
 
   private readonly household = computed<Household>(() => ({
     ...defaultHousehold(new Date().toISOString()),
     altitudeM: this.altitudeM(),
     barometerKPa: this.byBarometer() ? this.barometerHPa() / 10 : undefined,
     massUnit: this.massUnit() === 'oz' ? 'oz' : 'g',
+    temperatureUnit: this.temperatureUnit() === 'F' ? 'F' : 'C',
+    // Who weighs in ounces has cups in the drawer and inches on the ruler; the Ledger changes each by itself.
+    volumeUnit: this.massUnit() === 'oz' ? 'cup' : 'ml',
+    lengthUnit: this.massUnit() === 'oz' ? 'inch' : 'mm',
     scaleStepG: this.step() === '0.1' ? 0.1 : this.step() === '5' ? 5 : 1,
     usualVesselTypeId: this.vesselId(),
     usualCount: this.count(),
   }));
   /** What 15 psi give where most advice was written. */
   protected readonly seaC = tradeChamberC();
+  protected readonly seaKPa = TRADE_GAUGE_KPA;
   protected readonly meanings = computed(() =>
     unlessRefused(() => pressureMeanings(this.ratedPsi(), 'psi', this.atmosphereKPa()), []),
   );
@@ -136,7 +169,7 @@ export class Start {
       checkRanges(house, appliance, this.ratedPsi());
       if (this.rating() === undefined) {
         return {
-          problem: `${Math.round(this.ratedPsi() * 10) / 10} psi can be meant in two ways: say which.`,
+          problem: `${pressureWords(convert(this.ratedPsi(), 'psi', 'kPa'))} can be meant in two ways: say which.`,
         };
       }
       const formula = resolveFormula(
@@ -178,6 +211,12 @@ export class Start {
     unlessRefused(() => formatNumber(atmosphericPressure(this.altitudeM()) * 10), '?'),
   );
 
+  constructor() {
+    effect(() => {
+      unitsShown.set(unitChoices(this.household()));
+    });
+  }
+
   protected note(field: string, problem: string): void {
     this.typed.update((all) => ({ ...all, [field]: problem }));
   }
@@ -196,17 +235,16 @@ export class Start {
     return Math.round(share * 100);
   }
 
-  protected grams(value: number): string {
-    return formatNumber(value, decimalsOf(this.household().scaleStepG));
+  protected weighed(massG: number): Figure {
+    return weighedFigure(massG, this.household().scaleStepG);
   }
 
-  protected one(value: number): string {
-    return formatNumber(value, 1);
-  }
-
-  protected pressure(kPa: number): string {
-    return pressureWords(kPa, 'psi');
-  }
+  protected readonly amountWords = amountWords;
+  protected readonly figureOf = figureOf;
+  protected readonly literFigure = literFigure;
+  protected readonly literWords = literWords;
+  protected readonly pressureWords = pressureWords;
+  protected readonly temperatureWords = temperatureWords;
 
   /** Everything as it was in the file, into this empty house. */
   protected async bring(files: FileList | null): Promise<void> {

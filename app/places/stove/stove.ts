@@ -22,6 +22,7 @@ import {
   isFilled,
   isInPreparation,
 } from '../../../core/index';
+import { temperatureWords } from '../../data/words/measure-words';
 import { Chime } from '../../data/devices/chime';
 import { deedWords } from '../../data/words/due-words';
 import { HouseStore } from '../../data/store/house-store';
@@ -86,6 +87,7 @@ export class Stove {
 
   private readonly minuteMs = this.time.minute;
   protected readonly planning = signal(false);
+  protected readonly temperatureWords = temperatureWords;
   protected readonly dryHeat = DRY_HEAT;
 
   protected readonly tasks = computed<readonly Task[]>(() => {

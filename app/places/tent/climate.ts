@@ -19,11 +19,12 @@ import {
   type Channel,
   type Window,
 } from '../../../core/index';
+import { shownUnit } from '../../data/words/measure-words';
 import { Time } from '../../data/clock/time';
 import { Night } from '../../data/devices/night';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
 import { lastKnown } from '../../data/views/last-known';
-import { CHANNEL_WORDS, shortTime } from '../../data/words/words';
+import { CHANNEL_WORDS, channelFigure, channelWords, shortTime } from '../../data/words/words';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
 import { ReadingsImport } from '../../pieces/readings-import';
@@ -61,11 +62,11 @@ export class Climate {
   private readonly all = toSignal(this.store.seriesOf(TENT), { initialValue: [] as readonly ReadSeries[] });
   protected readonly series = computed(() =>
     this.all().map((s) => {
-      const { name, unit, digits } = CHANNEL_WORDS[s.channel];
+      const { name } = CHANNEL_WORDS[s.channel];
       return {
         ...s,
         name,
-        last: `${formatNumber(s.last, digits)} ${unit}`,
+        last: channelWords(s.channel, s.last),
         at: shortTime(s.toMs, this.time.minute()),
       };
     }),
@@ -103,26 +104,26 @@ export class Climate {
     if (value === undefined || bins.length === 0) {
       return '';
     }
-    const { unit, digits } = CHANNEL_WORDS[value.channel];
     const count = bins.reduce((sum, b) => sum + b.count, 0);
     const mean = bins.reduce((sum, b) => sum + b.mean * b.count, 0) / count;
-    const least = formatNumber(Math.min(...bins.map((b) => b.least)), digits);
-    const most = formatNumber(Math.max(...bins.map((b) => b.most)), digits);
+    const least = channelFigure(value.channel, Math.min(...bins.map((b) => b.least)));
+    const most = channelFigure(value.channel, Math.max(...bins.map((b) => b.most)));
     const silences = value.parts.length - 1;
     const cuts = silences === 0 ? '' : `, ${silences === 1 ? 'one silence' : `${silences} silences`}`;
-    return `${least} to ${most} ${unit}, on average ${formatNumber(mean, digits)}; ${formatNumber(count)} readings${cuts}`;
+    return `${least.figure} to ${most.figure} ${most.sign}, on average ${channelFigure(value.channel, mean).figure}; ${formatNumber(count)} readings${cuts}`;
   });
   protected readonly options = computed<EChartsCoreOption | undefined>(() => {
     this.night.light();
     const value = this.drawn();
-    return value && this.optionsOf(value.parts, value.window);
+    return value && this.optionsOf(value);
   });
 
   protected show(channel: Channel): void {
     this.chosen.set(channel);
   }
 
-  private optionsOf(parts: readonly (readonly Bin[])[], { fromMs, toMs }: Window): EChartsCoreOption {
+  private optionsOf({ channel, parts, window: { fromMs, toMs } }: Drawn): EChartsCoreOption {
+    const { toShown } = shownUnit(CHANNEL_WORDS[channel].unit);
     const { ink, soft, line, grain, font } = colorsOf(this.host);
     const text = { color: soft, fontSize: 15, fontFamily: font };
     const quiet = { type: 'line', symbol: 'none', silent: true, animation: false, connectNulls: false };
@@ -147,9 +148,13 @@ export class Climate {
       },
       yAxis: { type: 'value', scale: true, axisLabel: text, splitLine: { lineStyle: { color: line } } },
       series: [
-        { ...band, data: points((b) => b.least) },
-        { ...band, data: points((b) => b.most - b.least), areaStyle: { color: grain, opacity: 0.75 } },
-        { ...quiet, data: points((b) => b.mean), lineStyle: { color: ink, width: 2 } },
+        { ...band, data: points((b) => toShown(b.least)) },
+        {
+          ...band,
+          data: points((b) => toShown(b.most) - toShown(b.least)),
+          areaStyle: { color: grain, opacity: 0.75 },
+        },
+        { ...quiet, data: points((b) => toShown(b.mean)), lineStyle: { color: ink, width: 2 } },
       ],
     };
   }

@@ -13,6 +13,7 @@ import {
   fruitingOf,
   vesselsInHand,
 } from '../../../core/index';
+import { amountWords } from '../../data/words/measure-words';
 import { rangeWords } from '../../data/words/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
@@ -52,8 +53,7 @@ function tentBlock(view: VesselView, nowMs: number): TentBlock {
   }
   const cut = nextCutMs(view) ?? nowMs;
   const last = state.harvests[state.harvests.length - 1];
-  const rested =
-    last === undefined ? '' : `${formatNumber(last.massG)} g on ${dayMonth(Date.parse(last.at))}`;
+  const rested = last === undefined ? '' : `${amountWords(last.massG)} on ${dayMonth(Date.parse(last.at))}`;
   const fruiting = fruitingOf(view, nowMs);
   if (fruiting === 'ripe' || fruiting === 'pins') {
     return fruiting === 'ripe'

@@ -20,6 +20,7 @@ import {
   EMPTY_HOUSE,
   allReadyToInoculate,
 } from '../../../core/index';
+import { amountWords, shownUnit } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
@@ -51,7 +52,21 @@ export class Tent {
 
   protected readonly typed = signal('');
   protected readonly withOther = signal(false);
-  protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'wipe', '0', 'back'] as const;
+  /** Ounces are weighed in parts: a point stands where grams have the wiping of all. */
+  protected readonly pad = computed(() => [
+    '1',
+    '2',
+    '3',
+    '4',
+    '5',
+    '6',
+    '7',
+    '8',
+    '9',
+    this.takesPoint() ? '.' : 'wipe',
+    '0',
+    'back',
+  ]);
   private readonly minute = this.time.minute;
   protected readonly blocks = computed(() => {
     const house = this.store.house();
@@ -79,7 +94,10 @@ export class Tent {
       ? ''
       : `${names.join(' and ')}, ${this.blocks().length} ${this.blocks().length === 1 ? 'block' : 'blocks'}`;
   });
-  protected readonly massG = computed(() => Number(this.typed() || '0'));
+  /** What stands on the pad, in grams: it takes the unit that this household weighs in. */
+  protected readonly massG = computed(() => this.unit().toOwn(Number(this.typed() || '0')));
+  protected readonly unit = computed(() => shownUnit('g'));
+  private readonly takesPoint = computed(() => this.unit().digitsMore > 0);
   /** Another ripe block of the same species: two in one bowl. */
   protected readonly partner = computed(() => {
     const selected = this.selected();
@@ -96,11 +114,11 @@ export class Tent {
     const dryG = blockDryMassG(selected.view);
     const each = this.massG() / (this.withOther() && this.partner() ? 2 : 1);
     return {
-      dry: formatNumber(dryG),
+      dry: amountWords(dryG),
       now: formatNumber((each / dryG) * 100),
       usual: range && `${formatNumber(range.low * 100)} to ${formatNumber(range.high * 100)}`,
       total: formatNumber(efficiencyOf(selected.view) * 100),
-      flushes: selected.view.state.harvests.map((h) => `${formatNumber(h.massG)} g`),
+      flushes: selected.view.state.harvests.map((h) => amountWords(h.massG)),
     };
   });
 
@@ -141,16 +159,16 @@ export class Tent {
       this.typed.set('');
     } else if (key === 'back') {
       this.typed.update((t) => t.slice(0, -1));
-    } else if (this.typed().length < MOST_DIGITS) {
-      this.typed.update((t) => (t === '0' ? key : t + key));
+    } else if (this.typed().length < MOST_DIGITS && !(key === '.' && this.typed().includes('.'))) {
+      this.typed.update((t) => (t === '0' && key !== '.' ? key : t + key));
     }
   }
 
-  /** Digits are grams only while the pad has the focus; elsewhere they change place. */
+  /** Digits are a mass only while the pad has the focus; elsewhere they change place. */
   protected padKey(event: KeyboardEvent): void {
     const key = event.key === 'Backspace' ? 'back' : event.key;
     const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
-    if (isPlain && (/^\d$/.test(key) || key === 'back')) {
+    if (isPlain && (/^\d$/.test(key) || key === 'back' || (key === '.' && this.takesPoint()))) {
       event.preventDefault();
       this.press(key);
     }

@@ -12,6 +12,7 @@ import {
   type HeatBand,
   type Proof,
 } from '../../../../core/index';
+import { temperatureWords, volumeWords } from '../../../data/words/measure-words';
 import { HeatService } from '../../../data/work/heat-service';
 import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
 import { HouseStore } from '../../../data/store/house-store';
@@ -134,8 +135,8 @@ export class CookRecord {
     }
     const lost = waterLostMl(view.state.ventMinutes ?? 0, heldMs(view.state, this.nowMs()) / MINUTE_MS);
     return {
-      left: view.waterLeftMl === undefined ? undefined : `${formatNumber(view.waterLeftMl)} ml`,
-      expected: `${formatNumber(Math.max(0, view.cook.waterMl - lost))} ml of ${formatNumber(view.cook.waterMl)} expected`,
+      left: view.waterLeftMl === undefined ? undefined : volumeWords(view.waterLeftMl),
+      expected: `${volumeWords(Math.max(0, view.cook.waterMl - lost))} of ${volumeWords(view.cook.waterMl)} expected`,
       most: view.cook.waterMl,
     };
   });
@@ -178,7 +179,7 @@ function proofWords(proof: Proof): string {
     case 'strip':
       return `Strip ${proof.changed ? 'changed' : 'did not change'}`;
     case 'maximum':
-      return `Maximum thermometer ${formatNumber(proof.celsius, 1)} °C`;
+      return `Maximum thermometer ${temperatureWords(proof.celsius, 1)}`;
     case 'indicator': {
       const control =
         proof.control === 'turned'
@@ -186,7 +187,7 @@ function proofWords(proof: Proof): string {
           : proof.control === 'clear'
             ? 'control stayed clear'
             : 'no control';
-      return `Indicator ${proof.result === 'clear' ? 'stayed clear' : 'turned'} after ${formatNumber(proof.hours)} h at ${formatNumber(proof.incubatedC)} °C, ${control}`;
+      return `Indicator ${proof.result === 'clear' ? 'stayed clear' : 'turned'} after ${formatNumber(proof.hours)} h at ${temperatureWords(proof.incubatedC)}, ${control}`;
     }
   }
 }

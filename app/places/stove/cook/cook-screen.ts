@@ -13,6 +13,7 @@ import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
+  SAFE_CORE_C,
   USUAL_TARGET_F0,
   cookRun,
   cookRunIfBack,
@@ -26,13 +27,14 @@ import {
   type CookView,
   type HeatBand,
 } from '../../../../core/index';
+import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { Chime } from '../../../data/devices/chime';
 import { HeatService } from '../../../data/work/heat-service';
 import { chanceWords, courseWords, f0Words, likelyWords } from '../../../data/words/heat-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { COOK_WORDS, pressureWords, shortTime, vesselCount } from '../../../data/words/words';
+import { COOK_WORDS, shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { CookCurve } from '../../../pieces/cook-curve';
 import { Plaque } from '../../../pieces/plaque';
@@ -61,6 +63,9 @@ export class CookScreen {
   private readonly time = inject(Time);
   private readonly dialogs = inject(Dialogs);
   private readonly heatService = inject(HeatService);
+  protected readonly safeC = SAFE_CORE_C;
+  protected readonly temperatureWords = temperatureWords;
+  protected readonly literWords = literWords;
   protected readonly chime = inject(Chime);
 
   protected readonly askingHow = signal(false);
@@ -75,9 +80,7 @@ export class CookScreen {
     const n = this.view().vesselIds.length;
     return first === undefined ? '' : vesselCount(n, first.batch.vessel);
   });
-  protected readonly pressure = computed(() =>
-    pressureWords(this.view().cook.gaugeKPa, this.store.household()?.pressureUnit ?? 'psi'),
-  );
+  protected readonly pressure = computed(() => pressureWords(this.view().cook.gaugeKPa));
   protected readonly deedWords = computed(() => {
     const { step, dueMs, next } = this.clock();
     return step === undefined

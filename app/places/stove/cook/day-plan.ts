@@ -11,10 +11,11 @@ import {
   type LeftOut,
   vesselsToCook,
 } from '../../../../core/index';
+import { amountWords, literWords, pressureWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
-import { pressureWords, shortTime } from '../../../data/words/words';
+import { shortTime } from '../../../data/words/words';
 import { Plaque } from '../../../pieces/plaque';
 import { freeCookers } from './free-cookers';
 
@@ -150,14 +151,11 @@ export class DayPlanView {
   });
 
   protected words(cook: CookOfDay): string {
-    const unit = this.store.household()?.pressureUnit ?? 'psi';
     const places = cook.parts.reduce((sum, p) => sum + p.places, 0);
     const fuel = this.store.house()?.records.appliances.find((a) => a.id === cook.applianceId)?.heat;
     const burned =
-      fuel === 'gas'
-        ? `about ${formatNumber(cook.fuel)} g of gas`
-        : `about ${formatNumber(cook.fuel, 1)} kWh`;
-    return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${pressureWords(cook.plan.gaugeKPa, unit)}, ${formatNumber(cook.plan.water.startMl / 1000, 1)} l of water, ${burned}`;
+      fuel === 'gas' ? `about ${amountWords(cook.fuel)} of gas` : `about ${formatNumber(cook.fuel, 1)} kWh`;
+    return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${pressureWords(cook.plan.gaugeKPa)}, ${literWords(cook.plan.water.startMl)} of water, ${burned}`;
   }
 
   protected whyLeft({ why }: LeftOut): string {

@@ -11,6 +11,8 @@ import {
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import {
+  REFERENCE_C,
+  TRADE_GAUGE_KPA,
   USUAL_TARGET_F0,
   browningOf,
   formatNumber,
@@ -23,6 +25,7 @@ import {
   type CookPlan,
   type HeatBand,
 } from '../../../../core/index';
+import { degreesWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { HeatService } from '../../../data/work/heat-service';
 import {
   chanceWords,
@@ -60,6 +63,8 @@ export class HoldChoice {
   private readonly heat = inject(HeatService);
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
+  protected readonly pressureWords = pressureWords;
+  protected readonly tradeKPa = TRADE_GAUGE_KPA;
   protected readonly target = USUAL_TARGET_F0;
   protected readonly shortest = SHORTEST_MIN;
   protected readonly longest = LONGEST_MIN;
@@ -111,7 +116,7 @@ export class HoldChoice {
     if (found === undefined || found.grade === 'pale') {
       return undefined;
     }
-    const as = `It browns like ${formatNumber(found.minutes)} min at 121 °C (a model)`;
+    const as = `It browns like ${formatNumber(found.minutes)} min at ${temperatureWords(REFERENCE_C)} (a model)`;
     return found.grade === 'brown'
       ? { words: `${as}: darker, still good.`, tone: 'soft' }
       : {
@@ -126,7 +131,7 @@ export class HoldChoice {
     const here = cooler(ventMinutes);
     const shorter = Math.max(0, ventMinutes - 5);
     const killed = 10 ** (-(cooler(shorter) - here) / 10);
-    return `${formatNumber(vesselAir(ventMinutes) * 100)} % air stays in the vessels at first (${formatNumber(here, 1)} °C cooler). With ${shorter} min it would be ${formatNumber(vesselAir(shorter) * 100)} %: ${formatNumber(cooler(shorter), 1)} °C cooler, ${formatNumber((1 - killed) * 100)} % less killing at the start.`;
+    return `${formatNumber(vesselAir(ventMinutes) * 100)} % air stays in the vessels at first (${degreesWords(here)} cooler). With ${shorter} min it would be ${formatNumber(vesselAir(shorter) * 100)} %: ${degreesWords(cooler(shorter))} cooler, ${formatNumber((1 - killed) * 100)} % less killing at the start.`;
   });
 
   /** The plan apart from its hold; the same while only the slider moves. */

@@ -11,11 +11,11 @@ import {
   type Fault,
   unlessRefused,
 } from '../../../../core/index';
-import { HouseStore } from '../../../data/store/house-store';
+import { degreesWords, pressureWords, shownUnit, temperatureWords } from '../../../data/words/measure-words';
 import { Instruments } from '../../../data/devices/instruments';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { pressureWords, shortTime } from '../../../data/words/words';
+import { shortTime } from '../../../data/words/words';
 import { AskNumber } from '../../../pieces/form/ask-number';
 import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
 import { Fold } from '../../../pieces/fold';
@@ -112,7 +112,6 @@ export class InstrumentPanel {
   readonly pace = input(1);
 
   protected readonly instruments = inject(Instruments);
-  private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
   private readonly journal = inject(Journal);
   protected readonly typed = signal('');
@@ -133,15 +132,14 @@ export class InstrumentPanel {
   });
   protected readonly figures = computed(() => {
     const latest = this.instruments.latest();
-    const unit = this.store.household()?.pressureUnit ?? 'psi';
     const gauge = latest.get('gaugeKPa');
     const chamber = latest.get('chamberC');
     const core = latest.get('coreC');
     const air = this.instruments.air();
     return [
-      ...(gauge ? [pressureWords(gauge.value, unit)] : []),
-      ...(chamber ? [`steam ${formatNumber(chamber.value, 1)} °C`] : []),
-      ...(core ? [`middle ${formatNumber(core.value, 1)} °C`] : []),
+      ...(gauge ? [pressureWords(gauge.value)] : []),
+      ...(chamber ? [`steam ${temperatureWords(chamber.value, 1)}`] : []),
+      ...(core ? [`middle ${temperatureWords(core.value, 1)}`] : []),
       ...(air !== undefined && air > 0.02 ? [`${formatNumber(air * 100)} % air`] : []),
     ].join(' · ');
   });
@@ -153,11 +151,11 @@ export class InstrumentPanel {
       return '';
     }
     return unlessRefused(() => {
-      const celsius = parseIn(this.typed(), { label: 'Steam' }, '°C');
+      const celsius = parseIn(this.typed(), { label: 'Steam' }, '°C', shownUnit('°C').sign);
       const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
       return air < 0.02
         ? 'Pure steam at this pressure.'
-        : `${formatNumber(air * 100)} % air at this pressure: ${formatNumber(cook.chamberC - celsius, 1)} °C cooler than pure steam.`;
+        : `${formatNumber(air * 100)} % air at this pressure: ${degreesWords(cook.chamberC - celsius)} cooler than pure steam.`;
     }, '');
   });
 

@@ -18,11 +18,12 @@ import {
   partsOfLoad,
   vesselsToCook,
 } from '../../../../core/index';
+import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { pressureWords, vesselCount } from '../../../data/words/words';
+import { vesselCount } from '../../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { Plaque } from '../../../pieces/plaque';
 import { freeCookers } from './free-cookers';
@@ -174,7 +175,7 @@ export class LoadCook {
     const old = tested === undefined || this.time.now() - Date.parse(tested) > GAUGE_TEST_DAYS * DAY_MS;
     const offset = appliance.gaugeReadsOverKPa ?? 0;
     const shown =
-      offset === 0 ? '' : `Its dial must show ${this.pressure(shownGaugeKPa(appliance, plan.gaugeKPa))}. `;
+      offset === 0 ? '' : `Its dial must show ${pressureWords(shownGaugeKPa(appliance, plan.gaugeKPa))}. `;
     return `${shown}${old ? 'Its dial was not tested within a year: one psi too little takes a fifth of the heat.' : ''}`;
   });
 
@@ -211,13 +212,9 @@ export class LoadCook {
     });
   }
 
-  protected pressure(kPa: number): string {
-    return pressureWords(kPa, this.store.household()?.pressureUnit ?? 'psi');
-  }
-
-  protected one(value: number): string {
-    return formatNumber(value, 1);
-  }
+  protected readonly pressureWords = pressureWords;
+  protected readonly literWords = literWords;
+  protected readonly temperatureWords = temperatureWords;
 
   protected whole(value: number): string {
     return formatNumber(value);

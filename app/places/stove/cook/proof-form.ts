@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import * as z from 'zod';
-import type { CookView, Proof } from '../../../../core/index';
+import { REFERENCE_C, type CookView, type Proof } from '../../../../core/index';
+import { fieldText, temperatureRange, temperatureWords } from '../../../data/words/measure-words';
 import { Journal } from '../../../data/journal/journal';
 import { HouseStore } from '../../../data/store/house-store';
 import { formOf, typedNumber } from '../../../pieces/form/checked-by';
@@ -80,13 +81,16 @@ export class ProofForm {
     })),
   ]);
 
+  protected readonly referenceC = REFERENCE_C;
+  protected readonly temperatureWords = temperatureWords;
+  protected readonly temperatureRange = temperatureRange;
   protected readonly kind = new FormControl<Kind>('indicator', { nonNullable: true });
   protected readonly kindOf = valueOf(this.kind);
   protected readonly indicator = formOf(INDICATOR, {
     result: 'clear',
     control: 'turned',
     hours: '24',
-    incubatedC: '57',
+    incubatedC: fieldText(57, '°C'),
     dMinutes: '1.7',
   });
   protected readonly maximum = formOf(MAXIMUM, { celsius: '' });

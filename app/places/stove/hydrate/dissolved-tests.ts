@@ -9,14 +9,14 @@ import {
 } from '@angular/core';
 import { FormControl } from '@angular/forms';
 import {
-  decimalsOf,
   doseFor,
   formatNumber,
   nextDrops,
-  parseNumber,
+  parseIn,
   type BatchView,
   unlessRefused,
 } from '../../../../core/index';
+import { shownUnit, volumeWords, weighedWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { checkedBy, typedNumber } from '../../../pieces/form/checked-by';
@@ -96,7 +96,7 @@ export class DissolvedTests {
     const planned = this.view().batch.plan?.volumeMl ?? 0;
     const ml = this.typedMl() ?? this.view().measuredMl;
     if (ml === undefined) {
-      return `${formatNumber(planned)} ml were started with; the amounts follow what is left.`;
+      return `${volumeWords(planned)} were started with; the amounts follow what is left.`;
     }
     const eachMl = this.view().batch.plan?.vesselMl ?? 1;
     const gone = planned > 0 ? Math.round((1 - ml / planned) * 100) : 0;
@@ -155,11 +155,13 @@ export class DissolvedTests {
     const doses = doseFor(formula, volumeMl, plannedStrength(this.view()), this.stepG()).filter(
       (p) => !p.strained,
     );
-    return `It takes ${doses.map((p) => `${formatNumber(p.roundedG, decimalsOf(this.stepG()))} g ${p.material.name.toLowerCase()}`).join(', ')}.`;
+    return `It takes ${doses.map((p) => `${weighedWords(p.roundedG, this.stepG())} ${p.material.name.toLowerCase()}`).join(', ')}.`;
   }
 
   private typedMl(): number | undefined {
     const text = this.leftText();
-    return text === '' ? undefined : unlessRefused(() => parseNumber(text, { label: 'Left' }), undefined);
+    return text === ''
+      ? undefined
+      : unlessRefused(() => parseIn(text, { label: 'Left' }, 'ml', shownUnit('ml').sign), undefined);
   }
 }

@@ -1,4 +1,5 @@
 import { hydrationProgress, stepsOf, type BatchView, type HydrationProgress } from '../../../../core/index';
+import { stepInDegrees } from '../../../data/words/in-degrees';
 
 export interface HydrationClock extends HydrationProgress {
   /** The next deed; empty when all is done. */
@@ -12,6 +13,6 @@ export function hydrationClock(view: BatchView): HydrationClock {
   const progress =
     formula === undefined
       ? { steps: [] }
-      : hydrationProgress(stepsOf(view.batch), view.lastStep, view.lastStepMs);
+      : hydrationProgress(stepsOf(view.batch).map(stepInDegrees), view.lastStep, view.lastStepMs);
   return { ...progress, next: progress.following?.deed ?? '', sinceMs: view.lastStepMs };
 }

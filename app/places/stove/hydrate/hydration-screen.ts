@@ -18,6 +18,7 @@ import {
   type BatchView,
   unlessRefused,
 } from '../../../../core/index';
+import { amountWords, shownUnit, volumeWords } from '../../../data/words/measure-words';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { shortTime, vesselCount } from '../../../data/words/words';
@@ -95,8 +96,8 @@ export class HydrationScreen {
     const { batch } = this.view();
     const each =
       batch.plan?.vesselMl === undefined
-        ? `${formatNumber(batch.plan?.vesselWetG ?? 0)} g`
-        : `${formatNumber(batch.plan.vesselMl, 0)} ml`;
+        ? amountWords(batch.plan?.vesselWetG ?? 0)
+        : volumeWords(batch.plan.vesselMl);
     return `${each} in each, ${vesselCount(this.view().vessels.length, batch.vessel)}`;
   });
   protected readonly stageWords = computed(() => {
@@ -151,13 +152,18 @@ export class HydrationScreen {
   protected readonly readMass = (text: string): number => {
     // Below its dry matter it cannot weigh: that is refused here.
     this.moistureOf(text);
-    return parseIn(text, 'drainedMass', 'g');
+    return massOf(text);
   };
 
   protected readonly weigh = (massG: number): Promise<boolean> =>
     this.journal.say({ kind: 'weighed', batchId: this.view().batch.id, massG });
 
   private moistureOf(text: string): number {
-    return weighedMoisture(parseIn(text, 'drainedMass', 'g'), this.view().batch.plan?.dryMatterG ?? 0);
+    return weighedMoisture(massOf(text), this.view().batch.plan?.dryMatterG ?? 0);
   }
+}
+
+/** @throws CoreError */
+function massOf(text: string): number {
+  return parseIn(text, 'drainedMass', 'g', shownUnit('g').sign);
 }

@@ -3,7 +3,6 @@ import { MatButton } from '@angular/material/button';
 import {
   WATER,
   correctMix,
-  decimalsOf,
   formatNumber,
   moistureOf,
   parseIn,
@@ -11,10 +10,10 @@ import {
   type BatchView,
   type Material,
 } from '../../../../core/index';
+import { amountWords, shownUnit, weighedWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { amountWords } from '../../../data/words/words';
 import { ChoiceField } from '../../../pieces/form/choice-field';
 import { keptChoice } from '../../../pieces/form/form-state';
 import { AskNumber } from '../../../pieces/form/ask-number';
@@ -143,7 +142,10 @@ export class MixTests {
   });
   protected readonly afterWords = computed(() => {
     const { mixed } = this.view();
-    const addedG = unlessRefused(() => parseIn(this.typed(), { label: 'Added' }, 'g'), 0);
+    const addedG = unlessRefused(
+      () => parseIn(this.typed(), { label: 'Added' }, 'g', shownUnit('g').sign),
+      0,
+    );
     if (mixed === undefined || addedG <= 0) {
       return '';
     }
@@ -164,7 +166,7 @@ export class MixTests {
 
   protected mass(value: number): string {
     const stepG = this.store.household()?.scaleStepG ?? 1;
-    return stepG < 1 ? `${formatNumber(value, decimalsOf(stepG))} g` : amountWords(Math.round(value));
+    return stepG < 1 ? weighedWords(value, stepG) : amountWords(Math.round(value));
   }
 
   protected percent(fraction: number): string {

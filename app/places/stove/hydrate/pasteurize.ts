@@ -15,7 +15,6 @@ import {
   chamberTemperature,
   coolingBucket,
   durationWords,
-  formatNumber,
   heldInBath,
   householdAtmosphereKPa,
   limeBath,
@@ -23,6 +22,7 @@ import {
   type BatchView,
   type WarmMiddle,
 } from '../../../../core/index';
+import { temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
@@ -174,7 +174,7 @@ export class Pasteurize {
       : chamberTemperature({ gaugeKPa: 0, atmosphereKPa: householdAtmosphereKPa(house) });
   });
   protected readonly steamWords = computed(
-    () => `${formatNumber(this.steamC(), 1)} °C, as water boils here,`,
+    () => `${temperatureWords(this.steamC(), 1)}, as water boils here,`,
   );
   protected readonly caution = computed(() => WAYS.find((w) => w.id === this.way())?.caution ?? '');
   protected readonly answer = computed(() => {
@@ -207,7 +207,7 @@ export class Pasteurize {
       });
       const liters = this.water() + this.substrate();
       const warm = coolingBucket({ liters, mixC, roomC, wrapped: this.cover() === 'wrapped' });
-      return judged(`It begins at ${formatNumber(mixC)} °C. `, warm);
+      return judged(`It begins at ${temperatureWords(mixC)}. `, warm);
     }
     const bathC = this.way() === 'steam' ? this.steamC() : this.bathC();
     const widthMm = this.widthMm();
@@ -221,20 +221,20 @@ export class Pasteurize {
     });
     const arrives =
       warm.warmAtMinutes === undefined
-        ? `The middle never reaches ${PASTEURIZE_C} °C. `
-        : `The middle is at ${PASTEURIZE_C} °C after ${durationWords(warm.warmAtMinutes)}. `;
+        ? `The middle never reaches ${temperatureWords(PASTEURIZE_C)}. `
+        : `The middle is at ${temperatureWords(PASTEURIZE_C)} after ${durationWords(warm.warmAtMinutes)}. `;
     return judged(arrives, warm);
   }
 }
 
 function judged(lead: string, warm: WarmMiddle): { readonly words: string; readonly tone: 'done' | 'rye' } {
-  const above = `${durationWords(warm.aboveMinutes)} above ${PASTEURIZE_C} °C in the middle`;
+  const above = `${durationWords(warm.aboveMinutes)} above ${temperatureWords(PASTEURIZE_C)} in the middle`;
   if (warm.aboveMinutes < PASTEURIZE_MIN) {
     return { words: `${lead}${above}: it wants ${PASTEURIZE_MIN} min.`, tone: 'rye' };
   }
   return warm.hottestC > TOO_HOT_C
     ? {
-        words: `${lead}${above}: long enough, but hotter than ${TOO_HOT_C} °C, where what helps dies too.`,
+        words: `${lead}${above}: long enough, but hotter than ${temperatureWords(TOO_HOT_C)}, where what helps dies too.`,
         tone: 'rye',
       }
     : { words: `${lead}${above}: long enough.`, tone: 'done' };

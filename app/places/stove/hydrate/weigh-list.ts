@@ -8,15 +8,8 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  WATER,
-  decimalsOf,
-  doseFor,
-  formatNumber,
-  kitchenOf,
-  takesUpWater,
-  type BatchView,
-} from '../../../../core/index';
+import { WATER, doseFor, kitchenOf, takesUpWater, type BatchView } from '../../../../core/index';
+import { type Figure, volumeWords, weighedFigure, weighedWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Scale } from '../../../data/devices/scale';
 import { Journal } from '../../../data/journal/journal';
@@ -149,7 +142,7 @@ export class WeighList {
       name: 'Water',
       massG: plan.waterG,
       note: '',
-      kitchen: `${formatNumber(plan.waterG)} ml`,
+      kitchen: volumeWords(plan.waterG),
       weighedG: weighedOut.get(WATER),
     };
     if (formula.basis !== 'perLiter') {
@@ -167,8 +160,12 @@ export class WeighList {
     });
   }
 
-  protected grams(value: number): string {
-    return formatNumber(value, decimalsOf(this.stepG()));
+  protected weighed(massG: number): Figure {
+    return weighedFigure(massG, this.stepG());
+  }
+
+  protected words(massG: number): string {
+    return weighedWords(massG, this.stepG());
   }
 
   protected tick(row: Row, massG: number): void {

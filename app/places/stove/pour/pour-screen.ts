@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
+  APART_C,
   MINUTE_MS,
   POUR_FROM_C,
   POUR_UNTIL_C,
@@ -8,6 +9,7 @@ import {
   formatNumber,
   type CookView,
 } from '../../../../core/index';
+import { degreesWords, temperatureRange, temperatureWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
@@ -36,15 +38,15 @@ import { pourClock } from './pour-clock';
           <p class="main-words">{{ isOpen() ? 'Pour now' : 'Pour at ' + at(w.opens.middle) }}</p>
           <p class="soft">
             Likely {{ at(w.opens.low) }} to {{ latest(w.opens.high) }}; then about {{ whole(w.lasts) }} min
-            until it is {{ until }} °C and begins to set.
-            {{ w.sure ? '' : 'Readings 15 °C apart make it sure.' }}
+            until it is {{ temperatureWords(until) }} and begins to set.
+            {{ w.sure ? '' : 'Readings ' + apart() + ' apart make it sure.' }}
           </p>
         </nw-clock-face>
       } @else {
         <p class="main-words">{{ clock().readings === 0 ? 'How hot is it?' : 'And again in ten minutes' }}</p>
         <p class="soft">
-          Two readings at least 15 °C apart foretell the minute. A thermometer on the glass, or wiped and
-          dipped into a spare bottle.
+          Two readings at least {{ apart() }} apart foretell the minute. A thermometer on the glass, or wiped
+          and dipped into a spare bottle.
         </p>
       }
       @if (clock().problem; as words) {
@@ -56,12 +58,13 @@ import { pourClock } from './pour-clock';
         deed="Note it"
         [min]="20"
         [max]="125"
+        [likely]="likely"
         [answer]="lastWords()"
         [keep]="read"
       />
       <p class="caution">
         Above boiling it erupts when it is moved: wait, then swirl at arm's length before pouring. Pour at
-        {{ from }} to {{ until }} °C; it sets near {{ sets }}.
+        {{ temperatureRange(until, from) }}; it sets near {{ temperatureWords(sets) }}.
       </p>
     </section>
     <div class="deeds">
@@ -95,6 +98,10 @@ export class PourScreen {
   protected readonly from = POUR_FROM_C;
   protected readonly until = POUR_UNTIL_C;
   protected readonly sets = SETS_C;
+  protected readonly likely = { low: SETS_C, high: 125 };
+  protected readonly temperatureWords = temperatureWords;
+  protected readonly temperatureRange = temperatureRange;
+  protected readonly apart = computed(() => degreesWords(APART_C, 0));
   protected readonly clock = computed(() => pourClock(this.view()));
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly isOpen = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
@@ -111,7 +118,7 @@ export class PourScreen {
     const { lastC, lastMs } = this.clock();
     return lastC === undefined || lastMs === undefined
       ? ''
-      : `Last: ${formatNumber(lastC, 1)} °C at ${shortTime(lastMs, this.time.now())}`;
+      : `Last: ${temperatureWords(lastC, 1)} at ${shortTime(lastMs, this.time.now())}`;
   });
 
   protected at(minutes: number): string {

@@ -1,0 +1,20 @@
+/** Every page of the made-up household, under /demo/. */
+export const PAGES = [
+  'desk',
+  'desk?formula=malt-yeast-agar',
+  'desk/check',
+  'desk/materials?open=honey',
+  'desk/vessels',
+  'desk/compare',
+  'desk/formula/hardwood-bran',
+  'desk/sheet/G28',
+  'stove',
+  'box',
+  'shelf',
+  'shelf?open=G26-7',
+  'tent',
+  'ledger',
+  'ledger?tab=cultures',
+  'ledger?tab=archive',
+  'ledger?tab=settings',
+];
