@@ -117,13 +117,13 @@ export async function cookAll(page: Page, holdMinutes: number, hands: Hands = mo
 export async function addCulture(
   page: Page,
   isolate: string,
-  millilitres: string,
+  milliliters: string,
   hands: Hands = mouse(),
 ): Promise<void> {
   await hands.press(button(page, 'Add a culture'));
   const dialog = page.getByRole('dialog');
   await hands.fill(dialog.getByLabel('Isolate, as its keeper calls it'), isolate);
-  await hands.fill(dialog.getByLabel('Millilitres in each'), millilitres);
+  await hands.fill(dialog.getByLabel('Milliliters in each'), milliliters);
   await hands.press(dialog.getByRole('button', { name: 'It is in the house' }));
   await expect(dialog).toBeHidden();
 }

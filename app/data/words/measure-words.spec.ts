@@ -82,11 +82,8 @@ describe('figures in the units of a household', () => {
     expect(inDegrees(pour)).toBe(pour);
     unitsShown.set(KITCHEN);
     expect(inDegrees(pour)).toBe('Water at 149 to 176 °F over it, below 86 °F inside.');
-    expect([figureWords().mass(471.4), figureWords().massSign, figureWords().volumeSign]).toEqual([
-      '1.04 lb',
-      'oz',
-      'cups',
-    ]);
+    const { mass, massSign, volumeSign } = figureWords(1);
+    expect([mass(471.4, 1), massSign, volumeSign]).toEqual(['16.63 oz', 'oz', 'cups']);
     const tooHot = new CoreError('out-of-range', {
       field: 'room',
       min: 5,

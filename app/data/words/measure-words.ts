@@ -163,14 +163,11 @@ function withoutZeros(text: string): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
-/** The same for what core explains. */
-export function figureWords(): FigureWords {
+/** The same for what core explains. @param stepG of the scale: an explained figure is the one that stands beside it */
+export function figureWords(stepG: number): FigureWords {
   const { mass, volume } = unitsShown();
   return {
-    mass:
-      mass === 'g'
-        ? METRIC_WORDS.mass
-        : (massG, digits) => (massG < LEAST_POUND_G ? measureWords(massG, 'g', digits) : amountWords(massG)),
+    mass: mass === 'g' ? METRIC_WORDS.mass : (massG) => weighedWords(massG, stepG),
     volume: volume === 'ml' ? METRIC_WORDS.volume : volumeWords,
     water: literWords,
     temperature: temperatureWords,

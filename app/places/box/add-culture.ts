@@ -39,7 +39,7 @@ const MOST_ML = 1000;
         <nw-choice-field name="In a" [control]="form.controls.vessel" [options]="containers()" />
         <nw-text-field
           keys="decimal"
-          name="Millilitres in each"
+          name="Milliliters in each"
           unit="ml"
           [unitStays]="true"
           [longest]="12"
@@ -84,7 +84,7 @@ export class AddCulture {
   private readonly vessel = computed(() => this.vessels().find((v) => v.id === this.heldId()));
   private readonly volumeRule = computed(() =>
     typedNumber({
-      field: { label: 'Millilitres' },
+      field: { label: 'Milliliters' },
       min: 0.5,
       max: this.vessel()?.capacityMl ?? MOST_ML,
       unit: ' ml',

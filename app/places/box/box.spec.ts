@@ -190,7 +190,7 @@ describe('adding a culture', () => {
   afterEach(() => setup.close());
   async function fill(isolate: string, ml: string): Promise<void> {
     await form.fill('Isolate', isolate);
-    await form.fill('Millilitres', ml);
+    await form.fill('Milliliters', ml);
     await form.press('It is in the house');
   }
 
@@ -199,10 +199,10 @@ describe('adding a culture', () => {
     expect(form.text()).toContain('Isolate must be 1 to 80 letters long');
     await fill('KO-Sill', '31');
     expect(form.text()).toContain(
-      'Millilitres must be between 0.5 and 30 ml. You gave 31 ml. Nothing was changed.',
+      'Milliliters must be between 0.5 and 30 ml. You gave 31 ml. Nothing was changed.',
     );
     await fill('KO-Sill', 'ten');
-    expect(form.text()).toContain('Millilitres must be a number. You typed “ten”');
+    expect(form.text()).toContain('Milliliters must be a number. You typed “ten”');
     expect((form.field('Isolate') as HTMLInputElement).value).toBe('KO-Sill');
     expect(closed).toBe(0);
     expect(setup.house().batches).toEqual([]);

@@ -98,6 +98,7 @@ export class DeskPlan {
   /** What was typed and is no number, by field. */
   readonly typed = signal<Readonly<Record<string, string>>>({});
 
+  private readonly figureWords = computed(() => figureWords(this.store.household()?.scaleStepG ?? 1));
   private readonly records = computed(() => this.store.house()?.records);
   readonly formulas = computed(() =>
     [...(this.records()?.formulas ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
@@ -261,12 +262,12 @@ export class DeskPlan {
     switch (asked.kind) {
       case 'part':
         return asked.index < shown.scaled.parts.length
-          ? reasonForPart(shown.formula, shown.scaled, asked.index, figureWords())
+          ? reasonForPart(shown.formula, shown.scaled, asked.index, this.figureWords())
           : undefined;
       case 'water':
-        return reasonForWater(shown.formula, shown.scaled, figureWords());
+        return reasonForWater(shown.formula, shown.scaled, this.figureWords());
       case 'moisture':
-        return reasonForMoisture(shown.formula, shown.scaled, figureWords());
+        return reasonForMoisture(shown.formula, shown.scaled, this.figureWords());
       case 'hold':
         return shown.cook && reasonForHold(shown.cook);
       case 'treatment': {

@@ -56,7 +56,7 @@ export class Sheet {
     const cook = view.batch.plan?.treatment === 'pasteurize' ? undefined : this.cookFor(view);
     return batchSheet(view, {
       ...(cook && { cook, pressure: pressureWords(cook.gaugeKPa) }),
-      words: figureWords(),
+      words: figureWords(house.scaleStepG),
       sentence: inDegrees,
       decimals: decimalsOf(house.scaleStepG),
       formatDate: (iso) => format(Date.parse(iso), 'd MMM yyyy'),

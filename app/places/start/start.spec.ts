@@ -52,7 +52,7 @@ describe('the first start', () => {
   it('names what is out of range, keeps the plan and does not let it be kept', async () => {
     for (const [field, text, words] of [
       ['Altitude', '9000', 'Altitude must be between -430 and 5100 m'],
-      ['Volume', '0', 'Volume must be between 2 and 200 litres'],
+      ['Volume', '0', 'Volume must be between 2 and 200 liters'],
       ['Pressure', '60', 'Pressure must be between 2.9 and 33.4 psi'],
       ['How many', '0', 'How many must be a whole number between 1 and 500'],
     ] as const) {

@@ -286,6 +286,6 @@ function checkRanges(house: Household, appliance: Appliance, ratedPsi: number): 
   const hPa = (house.barometerKPa ?? 100) * 10;
   requireWithin(house.altitudeM, { field: 'altitude', min: -430, max: 5100, unit: ' m' });
   requireWithin(hPa, { field: 'barometer', min: 500, max: 1100, unit: ' hPa' });
-  requireWithin(appliance.volumeL, { field: 'volume', min: 2, max: 200, unit: ' litres' });
+  requireWithin(appliance.volumeL, { field: 'volume', min: 2, max: 200, unit: ' liters' });
   requirePrintedPressure(ratedPsi, 'psi', householdAtmosphereKPa(house), 'pressure');
 }
