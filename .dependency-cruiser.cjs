@@ -1,3 +1,7 @@
+// What the browser fetches before any place: a file is fetched whole with all that its imports name.
+const FIRST_LOAD =
+  '^app/(main|shell/(root|routes|app\\.config|fault-handler)|data/(store|words)/[^/]+)\\.ts$';
+
 /** The arrow rule: e2e → server, app → core, and never back; inside the app, places stand apart. */
 module.exports = {
   forbidden: [
@@ -32,7 +36,7 @@ module.exports = {
     {
       name: 'core-has-one-door',
       severity: 'error',
-      from: { path: '^(app|server|e2e)/' },
+      from: { path: '^(app|server|e2e)/', pathNot: FIRST_LOAD },
       to: { path: '^core/', pathNot: '^core/index\\.ts$' },
     },
     {
@@ -78,6 +82,13 @@ module.exports = {
         path: '^app/data/(store/(database|house-db)|journal/(writer|bring-in|take-out|settle|move-logs))\\.ts$',
         dependencyTypesNot: ['type-only'],
       },
+    },
+    {
+      // One door for all would bring all of core into the first load: a file is loaded with whatever its imports name.
+      name: 'first-load-takes-single-files',
+      severity: 'error',
+      from: { path: FIRST_LOAD, pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/(index|[^/]+/index)\\.ts$', dependencyTypesNot: ['type-only'] },
     },
     {
       name: 'server-serves',

@@ -19,6 +19,7 @@ export { thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
+export { SAFE_CORE_C, coreAfter, coreCoolMinutes } from './core-cooling.js';
 export { TRADE_GAUGE_KPA, relativeHold, runOf, tradeChamberC, tradeF0 } from './relative-hold.js';
 export { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 export {
@@ -28,15 +29,7 @@ export {
   type VerdictReason,
   type VerdictWord,
 } from './verdict.js';
-export {
-  coreAfter,
-  coreCoolMinutes,
-  householdAtmosphereKPa,
-  openAfterMinutes,
-  planCook,
-  SAFE_CORE_C,
-  VENT_MINUTES,
-} from './programme.js';
+export { householdAtmosphereKPa, openAfterMinutes, planCook, VENT_MINUTES } from './programme.js';
 export type { CookPlan, CookWish } from './programme.js';
 export { shippedAppliances } from './shipped-appliances.js';
 export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';

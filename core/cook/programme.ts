@@ -2,12 +2,12 @@ import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
-import { coolingMinutes, excessAfter } from '../heat/cooling.js';
+import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
-import { CANNER_COOLING_RATE, CORE_LAG_MIN } from './canner-figures.js';
+import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { Learned } from './learned.js';
 import type { Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
@@ -19,8 +19,6 @@ import { tradeHold, type TradeHold } from './trade-holds.js';
 export const VENT_MINUTES = 10;
 /** Wait after the pressure has gone before opening: hot liquid and hot jars. Common practice, no source. */
 const WAIT_AFTER_PRESSURE_MIN = 10;
-/** The middle must be below this before a culture goes in. Common practice, no source. */
-export const SAFE_CORE_C = 30;
 const DRY_SHARE_OF_WET = 0.5;
 /** Holds are shown to the next five minutes, upward. */
 const HOLD_STEP_MIN = 5;
@@ -199,17 +197,4 @@ export function openAfterMinutes(
 ): number {
   const boilingC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
   return coolingMinutes(chamberC - roomC, boilingC - roomC, coolingRate) + WAIT_AFTER_PRESSURE_MIN;
-}
-
-/** What the middle of the load is expected at, °C, so long after heat off: the curve by which it is foretold cool. */
-export function coreAfter(chamberC: number, roomC: number, minutesSinceHeatOff: number): number {
-  const minutes = Math.max(0, minutesSinceHeatOff - CORE_LAG_MIN);
-  return roomC + excessAfter(chamberC - roomC, minutes, CANNER_COOLING_RATE);
-}
-
-/** From heat off until the middle of the load is below 30 °C, in a closed pot. Errs to later. */
-export function coreCoolMinutes(chamberC: number, roomC: number): number {
-  // A room warmer than 28 °C never gets the core to 30 in this model; the excess is kept at 2 K at least.
-  const targetExcess = Math.max(SAFE_CORE_C - roomC, 2);
-  return coolingMinutes(chamberC - roomC, targetExcess, CANNER_COOLING_RATE) + CORE_LAG_MIN;
 }

@@ -1,4 +1,4 @@
-import { MINUTE_MS } from '../../../core/index';
+import { MINUTE_MS } from '../../../core/base/time';
 /** Hands bytes to the person through the browser's own download. */
 export function download(bytes: Uint8Array, name: string, mime: string): void {
   downloadBlob(new Blob([bytes.slice()], { type: mime }), name);

@@ -1,14 +1,6 @@
 import Dexie, { type Table } from 'dexie';
-import {
-  TABLE_NAMES,
-  isLive,
-  type DeviceId,
-  type LiveTable,
-  type NewRows,
-  type Records,
-  type TableName,
-  type UnreadRow,
-} from '../../../core/index';
+import type { DeviceId, LiveTable, NewRows, Records, TableName, UnreadRow } from '../../../core/index';
+import { TABLE_NAMES, isLive } from '../../../core/record/tables';
 import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, upgradeTo3 } from './versions';
 
 const LATEST = 5;

@@ -1,7 +1,8 @@
 import { DestroyRef, Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { BehaviorSubject, concatMap, filter, firstValueFrom, map, merge, type Subscription } from 'rxjs';
-import { frontOf, unitChoices } from '../../../core/index';
+import { frontOf } from '../../../core/house/front';
+import { unitChoices } from '../../../core/house/unit-choices';
 import { HouseReads, type Standing } from './reads';
 import { houseInFront, houseInParts, houseInside, standsAt, type ReadyHouse } from './ready-house';
 import { unitsShown } from '../words/measure-words';

@@ -1,14 +1,10 @@
 import { Injectable, inject } from '@angular/core';
 import { liveQuery } from 'dexie';
 import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
-import {
-  Channel,
-  MOST_SECONDS_IN_CHUNK,
-  Thinner,
-  type ReadingChunk,
-  type Subject,
-  type Window,
-} from '../../../core/index';
+import type { ReadingChunk, Subject, Window } from '../../../core/index';
+import { Thinner } from '../../../core/readings/thin';
+import { Channel } from '../../../core/record/entry';
+import { MOST_SECONDS_IN_CHUNK } from '../../../core/record/readings';
 import { HOUSE_DB } from './database';
 import { HouseReads } from './reads';
 

@@ -1,7 +1,8 @@
 import { Injectable, inject } from '@angular/core';
 import { liveQuery } from 'dexie';
 import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
-import { TABLES, type DeviceId, type Photo, type VesselId, type NewRows } from '../../../core/index';
+import type { DeviceId, Photo, VesselId, NewRows } from '../../../core/index';
+import { TABLES } from '../../../core/record/tables';
 import { HOUSE_DB } from './database';
 import { LIVE_TABLES, type HouseDb, type KeptUnread, type LiveTable } from './house-db';
 import { rowsInPages } from './pages';

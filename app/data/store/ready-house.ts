@@ -1,15 +1,10 @@
-import {
-  EMPTY_HOUSE,
-  HouseInMaking,
-  firstIssue,
-  olderRow,
-  readRow,
-  withRows,
-  type House,
-  type LiveRecords,
-  type NewRows,
-  type UnreadRow,
-} from '../../../core/index';
+import type { House, LiveRecords, NewRows, UnreadRow } from '../../../core/index';
+import { firstIssue } from '../../../core/exchange/archive/read-archive';
+import { EMPTY_HOUSE } from '../../../core/house/derive/build-house';
+import { HouseInMaking } from '../../../core/house/derive/house-in-making';
+import { withRows } from '../../../core/house/derive/with-rows';
+import { olderRow } from '../../../core/record/older-rows';
+import { readRow } from '../../../core/record/tables';
 import type { HouseDb, LiveTable } from './house-db';
 import { readAll, readSince, readStanding, type RawRows, type Standing } from './reads';
 

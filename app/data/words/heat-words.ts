@@ -1,4 +1,6 @@
-import { formatNumber, type HeatBand, type Likely, LONGEST_HOLD_MIN } from '../../../core/index';
+import type { HeatBand, Likely } from '../../../core/index';
+import { LONGEST_HOLD_MIN } from '../../../core/heat/hold-reaching';
+import { formatNumber } from '../../../core/quantity/format';
 
 type Tone = 'done' | 'rye' | 'beet';
 

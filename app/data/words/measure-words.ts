@@ -1,18 +1,9 @@
 import { signal } from '@angular/core';
-import {
-  METRIC_UNITS,
-  METRIC_WORDS,
-  UNITS,
-  decimalsOf,
-  formatNumber,
-  shownIn,
-  signOf,
-  unitShown,
-  type FigureWords,
-  type ShownUnit,
-  type UnitChoices,
-  type UnitName,
-} from '../../../core/index';
+import type { FigureWords, ShownUnit, UnitChoices, UnitName } from '../../../core/index';
+import { METRIC_WORDS } from '../../../core/quantity/figure-words';
+import { decimalsOf, formatNumber } from '../../../core/quantity/format';
+import { METRIC_UNITS, shownIn, signOf, unitShown } from '../../../core/quantity/shown-units';
+import { UNITS } from '../../../core/quantity/units';
 
 /**
  * The units of the household that is open. As a language is, they are one for the whole page: whatever words a

@@ -1,4 +1,4 @@
-import { isRefusal } from '../../../core/index';
+import { isRefusal } from '../../../core/base/errors';
 import { refusalWords } from './refusal-words';
 
 /** What is wrong with an input, empty where it is taken. Any other error is a fault, and passes on. */

@@ -1,19 +1,17 @@
 import { format } from 'date-fns';
-import {
-  durationWords,
-  formatNumber,
-  isRefusal,
-  percentWords,
-  signOf,
-  type CoreError,
-  type CookStep,
-  type RangeRule,
-  type RefusalCode,
-  type ShownUnit,
-  type Refusals,
-  type VesselPhase,
-  type WantedOfVessel,
+import type {
+  CoreError,
+  CookStep,
+  RangeRule,
+  RefusalCode,
+  ShownUnit,
+  Refusals,
+  VesselPhase,
+  WantedOfVessel,
 } from '../../../core/index';
+import { isRefusal } from '../../../core/base/errors';
+import { durationWords, formatNumber, percentWords } from '../../../core/quantity/format';
+import { signOf } from '../../../core/quantity/shown-units';
 import { archiveFaultWords } from './archive-fault-words';
 import { fieldWords, rowFieldWords } from './field-words';
 import { measureWords, shownUnit, temperatureWords } from './measure-words';

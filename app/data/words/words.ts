@@ -1,23 +1,23 @@
 import { differenceInCalendarDays, format, isSameDay } from 'date-fns';
-import {
-  DAY_MS,
-  formatNumber,
-  stepsOf,
-  type BatchId,
-  type CautionId,
-  type Channel,
-  type Contaminant,
-  type CookStep,
-  type CorrectionEntry,
-  type Entry,
-  type EntryOf,
-  type Fate,
-  type House,
-  type Proof,
-  type VesselId,
-  type VesselType,
-  type VesselPhase,
+import type {
+  BatchId,
+  CautionId,
+  Channel,
+  Contaminant,
+  CookStep,
+  CorrectionEntry,
+  Entry,
+  EntryOf,
+  Fate,
+  House,
+  Proof,
+  VesselId,
+  VesselType,
+  VesselPhase,
 } from '../../../core/index';
+import { DAY_MS } from '../../../core/base/time';
+import { stepsOf } from '../../../core/formula/hydration';
+import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
 import {
   amountWords,

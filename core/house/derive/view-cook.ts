@@ -1,7 +1,7 @@
 import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../../cook/canner-figures.js';
 import { cookState, takenSteps } from '../../cook/cook-state.js';
 import { contentsOf } from '../../cook/in-cooker.js';
-import { SAFE_CORE_C, coreCoolMinutes } from '../../cook/programme.js';
+import { SAFE_CORE_C, coreCoolMinutes } from '../../cook/core-cooling.js';
 import { cookVerdict } from '../../cook/verdict.js';
 import { coolingMinutes } from '../../heat/cooling.js';
 import type { Batch, Cook } from '../../record/batch.js';
