@@ -22,7 +22,7 @@ test('in the night in which the clock goes back, two presses of one wall time ke
   await expect(lines.nth(0)).toContainText('01:30');
   await expect(lines.nth(0)).toContainText('second');
   await expect(lines.nth(1)).toContainText('01:30');
-  await page.locator('h2', { hasText: 'Today' }).last().click();
+  await page.locator('h2', { hasText: 'Today so far' }).click();
   await page.keyboard.press('u');
   await expect(page.getByText('Taken back: “second”')).toBeVisible();
 });
@@ -38,7 +38,7 @@ test('in the night in which the clock goes forward, a day has 23 hours and holds
   await note(page, 'late in the evening');
   await expect(page.getByRole('button', { name: /^Correct: “/ })).toHaveCount(2);
   await pass(page, 60);
-  await expect(page.getByRole('heading', { name: 'Today' }).last()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today so far' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Correct: “/ })).toHaveCount(0);
 });
 

@@ -52,7 +52,7 @@ const MEASURES = [
     }
     .charts {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 240px), 1fr));
       gap: 8px 20px;
     }
     .swatch {

@@ -34,7 +34,7 @@ const MOST_NAME = 60;
     :host,
     mat-radio-group {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
       gap: 16px;
       align-items: start;
     }

@@ -80,7 +80,7 @@ export class DayHistory {
   protected readonly day = computed(() => this.chosen() ?? this.today());
   protected readonly title = computed(() => {
     const day = parseISO(this.day());
-    return isSameDay(day, this.time.now()) ? 'Today' : format(day, 'EEEE d MMMM yyyy');
+    return isSameDay(day, this.time.now()) ? 'Today so far' : format(day, 'EEEE d MMMM yyyy');
   });
   /** A calendar day: 23 or 25 hours where the clock changes. */
   protected readonly subject = computed<HistorySubject>(() => {

@@ -62,7 +62,7 @@ const USUAL_PH = 6;
   styles: `
     .tests {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 300px), 1fr));
       gap: 18px 32px;
     }
     .ph {
