@@ -30,7 +30,7 @@ export async function take(choice: Locator, option: string): Promise<void> {
 export function keysOnly(page: Page): Hands {
   return {
     async press(target) {
-      await tabTo(page, target);
+      await ((await target.getAttribute('role')) === 'option' ? arrowTo(page, target) : tabTo(page, target));
       await page.keyboard.press('Enter');
     },
     async fill(target, text) {
@@ -55,6 +55,19 @@ export function keysOnly(page: Page): Hands {
 }
 
 const MOST_TABS = 200;
+
+/** Into the list by Tab, where one of it takes the focus, then along it. */
+async function arrowTo(page: Page, target: Locator): Promise<void> {
+  const list = target.locator('xpath=ancestor::*[@role="listbox"]');
+  const isIn = (el: Locator) => el.evaluate((node) => node.contains(document.activeElement));
+  for (let i = 0; i < MOST_TABS && !(await isIn(list)); i++) {
+    await page.keyboard.press('Tab');
+  }
+  for (let i = 0; i < MOST_TABS && !(await isIn(target)); i++) {
+    await page.keyboard.press('ArrowDown');
+  }
+  expect(await isIn(target), 'reached by keys').toBe(true);
+}
 
 async function tabTo(page: Page, target: Locator): Promise<void> {
   // What waits for other work to end takes no focus yet.

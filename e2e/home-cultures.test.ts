@@ -5,7 +5,7 @@ import { addCulture, blank, button, cookToPressure, furnish, go, pass, visit } f
 async function plan(page: Page, group: RegExp, formula: string, count: string, code: string): Promise<void> {
   await go(page, 'Desk');
   await button(page, group).click();
-  await page.getByRole('button', { name: formula, exact: true }).click();
+  await page.getByRole('option', { name: formula, exact: true }).click();
   // The formula is opened by its address: what is typed before it stands there would be of the one before.
   await expect(button(page, `Make batch ${code}`)).toBeVisible();
   await blank(page, 'How many').fill(count);

@@ -6,7 +6,7 @@ import { blank, button, furnish, go, pass } from './house.js';
 /** A formula of a group on the Desk. */
 async function choose(page: Page, group: RegExp, formula: string): Promise<void> {
   await button(page, group).click();
-  await page.getByRole('button', { name: formula, exact: true }).click();
+  await page.getByRole('option', { name: formula, exact: true }).click();
 }
 
 /** From the batch that was just made to its sheet: on the page, in print and as a PDF. */
@@ -92,7 +92,7 @@ test('three pasted recipes are audited, and one is kept as a formula', async ({ 
 
   await page.getByLabel('Keep it as a formula, named').fill('Straw <b>rich</b>');
   await page.getByRole('button', { name: 'Save as formula' }).click();
-  await expect(page.getByRole('button', { name: 'Straw <b>rich</b>', exact: true })).toBeVisible();
+  await expect(page.getByRole('option', { name: 'Straw <b>rich</b>', exact: true })).toBeVisible();
   await expect(page.getByText('of straw <b>rich</b>, at')).toBeVisible();
 });
 

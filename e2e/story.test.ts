@@ -100,7 +100,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
   await test.step('Desk and Stove: a bulk batch', async () => {
     await go(page, 'Desk');
     await press(/^Bulk/);
-    await press('Hardwood and bran 10 %');
+    await hands.press(page.getByRole('option', { name: 'Hardwood and bran 10 %', exact: true }));
     await hands.fill(blank(page, 'How many'), '2');
     await press('Make batch B1');
     await hands.press(page.getByRole('link', { name: 'To the Stove' }));

@@ -47,6 +47,38 @@ test('a second cooker can be loaded while the first is on', async ({ page }) => 
   await expect(page.getByText('Multi-cooker, cook 2').first()).toBeVisible();
 });
 
+test('a batch is carried out of the load and back, by hand and with keys', async ({ page }) => {
+  test.setTimeout(120_000);
+  await furnish(page);
+  for (const code of ['G1', 'G2']) {
+    await go(page, 'Desk');
+    await blank(page, 'How many').fill('2');
+    await button(page, `Make batch ${code}`).click();
+    await page.getByRole('link', { name: 'To the Stove' }).click();
+    for (const step of [/^Start soak/, /^Start simmer/, /^Drain/, /^Dry enough/, /^In the jars/]) {
+      await button(page, step).click();
+    }
+  }
+  await button(page, 'Load a cook').click();
+  await expect(page.getByText('4 of 8 places')).toBeVisible();
+  const [inside, outside] = [
+    page.getByRole('list', { name: 'In the cooker' }),
+    page.getByRole('region', { name: 'Stays out' }),
+  ];
+  await inside.getByText('G2').hover();
+  await page.mouse.down();
+  const there = (await outside.getByText('Drag what waits here').boundingBox())!;
+  await page.mouse.move(there.x + 40, there.y + 10, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByText('2 of 8 places')).toBeVisible();
+  await expect(outside.getByText('G2')).toBeVisible();
+  // With keys the tick does the same, and the focus goes along.
+  await outside.getByRole('checkbox').focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('4 of 8 places')).toBeVisible();
+  await expect(inside.getByRole('checkbox').nth(1)).toBeFocused();
+});
+
 test('lid on is one deed: taken back it unloads, put back it is on again', async ({ page }) => {
   await furnish(page);
   await blank(page, 'How many').fill('1');

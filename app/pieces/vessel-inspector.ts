@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
 import { format } from 'date-fns';
@@ -45,7 +46,18 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 /** One vessel, large: seven levels to press, or trouble to name. */
 @Component({
   selector: 'nw-vessel-inspector',
-  imports: [FateList, MatButton, MatIcon, Plaque, RouterLink, TextField, VesselGlyph],
+  imports: [
+    FateList,
+    MatButton,
+    MatIcon,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    Plaque,
+    RouterLink,
+    TextField,
+    VesselGlyph,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessel-inspector.html',
   styleUrl: './vessel-inspector.scss',

@@ -162,7 +162,11 @@ function optionSaying(words: string): HTMLElement {
 }
 
 function find(host: HTMLElement, words: string | RegExp): HTMLElement | undefined {
-  const all = [...host.querySelectorAll<HTMLElement>('button, a, label.file, [role=button]')];
+  const all = [
+    ...host.querySelectorAll<HTMLElement>('button, a, label.file, [role=button], [role=option]'),
+    // A menu that is open lies over the page.
+    ...document.querySelectorAll<HTMLElement>('[role=menu] [role=menuitem]'),
+  ];
   return all.find((el) => {
     const shown = `${spaced(el.textContent)} ${el.getAttribute('aria-label') ?? ''}`;
     return typeof words === 'string' ? shown.includes(words) : words.test(shown);

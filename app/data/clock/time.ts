@@ -1,4 +1,6 @@
-import { DestroyRef, Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { fromEvent, interval, merge } from 'rxjs';
 import { MINUTE_MS } from '../../../core/index';
 import { SteadyClock } from './steady-clock';
 
@@ -17,15 +19,11 @@ export class Time {
   readonly minute = computed(() => Math.floor(this.now() / MINUTE_MS) * MINUTE_MS);
 
   constructor() {
-    const tick = () => {
-      this.touch();
-    };
-    const timer = setInterval(tick, TICK_MS);
-    document.addEventListener('visibilitychange', tick);
-    inject(DestroyRef).onDestroy(() => {
-      clearInterval(timer);
-      document.removeEventListener('visibilitychange', tick);
-    });
+    merge(interval(TICK_MS), fromEvent(document, 'visibilitychange'))
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => {
+        this.touch();
+      });
   }
 
   /** Right now, without waiting for the next second: a clock that was just started must not show more than its time. */

@@ -1,6 +1,15 @@
 import { DestroyRef, Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { BehaviorSubject, concatMap, filter, firstValueFrom, map, merge, type Subscription } from 'rxjs';
+import {
+  BehaviorSubject,
+  concatMap,
+  debounceTime,
+  filter,
+  firstValueFrom,
+  map,
+  merge,
+  type Subscription,
+} from 'rxjs';
 import { frontOf } from '../../../core/house/front';
 import { unitChoices } from '../../../core/house/unit-choices';
 import { HouseReads, type Standing } from './reads';
@@ -20,7 +29,6 @@ export class HouseStore {
   private readonly reads = inject(HouseReads);
   private readonly current = new BehaviorSubject<HouseStatus>({ kind: 'loading' });
   private readonly following: Subscription[] = [];
-  private keeping: ReturnType<typeof setTimeout> | undefined;
 
   readonly status$ = this.current.asObservable();
   readonly status = toSignal(this.status$, { requireSync: true });
@@ -33,6 +41,15 @@ export class HouseStore {
 
   constructor() {
     this.following.push(
+      // A copy of what is in hand, once nothing was written for a while. It is not missed where it could not be kept.
+      this.status$
+        .pipe(
+          filter((s): s is ReadyHouse => s.kind === 'ready' && s.isWhole && s.house.facts.length > SMALL),
+          debounceTime(QUIET_MS),
+        )
+        .subscribe((ready) => {
+          void this.reads.keepFront(ready.revision, frontOf(ready.house)).catch(() => undefined);
+        }),
       this.status$.subscribe((status) => {
         if (status.kind === 'ready' && status.house.household !== undefined) {
           unitsShown.set(unitChoices(status.house.household));
@@ -46,7 +63,6 @@ export class HouseStore {
       }),
     );
     inject(DestroyRef).onDestroy(() => {
-      clearTimeout(this.keeping);
       this.following.forEach((s) => {
         s.unsubscribe();
       });
@@ -75,7 +91,6 @@ export class HouseStore {
     const isOlder = now !== undefined && next.revision < now.revision;
     if (!isOlder && (now === undefined || !standsAt(now, next))) {
       this.current.next(next);
-      this.keepFrontLater();
     }
   }
 
@@ -89,7 +104,6 @@ export class HouseStore {
         await aTurn();
       }
       this.current.next(await houseInParts(standing, this.reads.inParts(), aTurn));
-      this.keepFrontLater();
       this.follow();
     } catch (error) {
       this.fail(error);
@@ -119,17 +133,6 @@ export class HouseStore {
   private isShown(now: Standing): boolean {
     const ready = this.ready();
     return ready !== undefined && standsAt(ready, now);
-  }
-
-  /** A copy of what is in hand, once nothing was written for a while. It is not missed where it could not be kept. */
-  private keepFrontLater(): void {
-    clearTimeout(this.keeping);
-    this.keeping = setTimeout(() => {
-      const ready = this.ready();
-      if (ready?.isWhole === true && ready.house.facts.length > SMALL) {
-        void this.reads.keepFront(ready.revision, frontOf(ready.house)).catch(() => undefined);
-      }
-    }, QUIET_MS);
   }
 
   private fail(cause: unknown): void {

@@ -26,7 +26,8 @@ describe('the page of a batch', () => {
     it(`gives a vessel that is ${phase} an end`, async () => {
       const vessel = inPhase(phase);
       const page = await render(BatchPage, { name: vessel.vessel.id });
-      await page.press('Taken out');
+      await page.press('More with');
+      await page.press('Taken out …');
       await page.press(press);
       expect(now(vessel.vessel.id)).toEqual(
         jasmine.objectContaining({ phase: 'gone', goneBecause: because }) as never,

@@ -97,11 +97,14 @@ describe('the Shelf', () => {
 
     it('moves a jar to the fridge and back, and takes it out', async () => {
       await shelf.set('open', 'G26-2');
+      await press(/^More with G26-2/);
       await press(/To the fridge/);
       expect(jar('G26-2').state.place).toBe('fridge');
+      await press(/^More with/);
       await press(/To the shelf/);
       expect(jar('G26-2').state.place).toBe('shelf');
-      await press(/^Taken out$|^Taken out\s/);
+      await press(/^More with/);
+      await press(/^Taken out …/);
       await press(/^something else/);
       expect(jar('G26-2').state.goneBecause).toBe('other');
     });

@@ -8,6 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import {
   DAY_MS,
@@ -40,7 +41,16 @@ const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
 /** Every jar that runs or is kept, as it stands; one press opens it. */
 @Component({
   selector: 'nw-shelf',
-  imports: [MatButton, Plaque, RouterLink, RunLine, VesselGlyph, VesselInspector],
+  imports: [
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    Plaque,
+    RouterLink,
+    RunLine,
+    VesselGlyph,
+    VesselInspector,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf.html',
   styleUrl: './shelf.scss',

@@ -1,4 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { CdkDrag, CdkDropList, CdkDropListGroup, type CdkDragDrop } from '@angular/cdk/drag-drop';
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  Injector,
+  afterNextRender,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import {
@@ -39,11 +52,33 @@ const CHECKS = [
 const GAUGE_TEST_DAYS = 365;
 const MOST_VENT_MIN = 60;
 const MOST_START_C = 95;
+/** A finger that moves at once scrolls the page. ms */
+const DRAG_DELAY = { touch: 250, mouse: 0 };
+
+interface Row {
+  readonly view: BatchView;
+  readonly words: string;
+  readonly poured: string;
+  /** It shares vessels and programme with what is in the cooker. */
+  readonly fits: boolean;
+  readonly taken: boolean;
+}
 
 /** What goes into the pot, the programme, four lines to check, one press. */
 @Component({
   selector: 'nw-load-cook',
-  imports: [BlankChoice, BlankNumber, HoldChoice, MatButton, MatCheckbox, Plaque],
+  imports: [
+    BlankChoice,
+    BlankNumber,
+    CdkDrag,
+    CdkDropList,
+    CdkDropListGroup,
+    HoldChoice,
+    MatButton,
+    MatCheckbox,
+    NgTemplateOutlet,
+    Plaque,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',
   styleUrls: ['../stove-face.scss', './load-cook.scss'],
@@ -56,6 +91,9 @@ export class LoadCook {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
+  private readonly injector = inject(Injector);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  protected readonly dragDelay = DRAG_DELAY;
   protected readonly checks = CHECKS;
   protected readonly leftOut = signal<ReadonlySet<string>>(new Set());
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
@@ -85,7 +123,7 @@ export class LoadCook {
       })),
     ),
   );
-  protected readonly rows = computed(() =>
+  protected readonly rows = computed<readonly Row[]>(() =>
     this.parts().map((part, i) => {
       const { vessel, places, waiting, batch } = part;
       return {
@@ -97,6 +135,8 @@ export class LoadCook {
       };
     }),
   );
+  protected readonly inside = computed(() => this.rows().filter((r) => r.taken));
+  protected readonly outside = computed(() => this.rows().filter((r) => !r.taken));
   private readonly packed = computed(() => packLoad(this.parts(), this.places()));
   private readonly load = computed(() => this.packed().vesselIds);
   protected readonly placesTaken = computed(() => this.packed().placesTaken);
@@ -202,7 +242,22 @@ export class LoadCook {
     }
   }
 
+  /** Dropped into the cooker, or beside it. */
+  protected put({ item }: CdkDragDrop<unknown, unknown, Row>, isWanted: boolean): void {
+    const row = item.data;
+    if (row.taken !== isWanted) {
+      this.toggle(row.view);
+    }
+  }
+
   protected toggle(view: BatchView): void {
+    // Its line moves to the other list; the focus goes with it.
+    afterNextRender(
+      () => {
+        this.host.querySelector<HTMLElement>(`#load-${view.batch.id} input`)?.focus();
+      },
+      { injector: this.injector },
+    );
     this.leftOut.update((leftOut) => {
       const next = new Set(leftOut);
       if (!next.delete(view.batch.id)) {
