@@ -100,15 +100,24 @@ async function browserRows(executablePath) {
     }
     await page.close();
   }
-  const typing = await timeTyping(context, origin);
+  const { bar, blank } = await timeTyping(context, origin);
+  const places = await timePlaces(context, origin);
   const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
   return [
     ...heat,
     {
-      ...row('one step of the balance bar with 30 ingredients: script until the amounts stand there', typing),
+      ...row('one step of the balance bar with 30 ingredients: script until the amounts stand there', bar),
       aim: 'at most 16 ms',
+    },
+    {
+      ...row('a figure typed into a blank of the same sentence: script until the amounts stand there', blank),
+      aim: 'at most 16 ms',
+    },
+    {
+      ...row(`another place by its key, its code there, CPU slowed ${SLOWDOWN}×: until it is drawn`, places),
+      aim: 'at most 100 ms',
     },
     row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
@@ -183,13 +192,43 @@ async function timeTyping(context, origin) {
     const { metrics } = await session.send('Performance.getMetrics');
     return metrics.find((m) => m.name === 'ScriptDuration').value * 1000;
   };
+  const timesOf = async (selector, valueOf) => {
+    const times = [];
+    for (let run = -STEPS_WARM; run < RUNS * 3; run++) {
+      const before = await script();
+      await page.evaluate(enter, [selector, valueOf(run)]);
+      const spent = (await script()) - before;
+      if (run >= 0) {
+        times.push(spent);
+      }
+    }
+    return times;
+  };
+  const bar = await timesOf('nw-balance-bar input', (run) => 560 + (run % 2) * 60 + (run % 5) * 5);
+  const blank = await timesOf('input[aria-label="Moisture"]', (run) => 58.3 + (run % 2) * 4 + (run % 5) * 0.5);
+  await page.close();
+  return { bar, blank };
+}
+
+/** From the press of a place's key until it stands there, each place in its turn; all were seen before. */
+async function timePlaces(context, origin) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/desk`);
+  await page.getByRole('button', { name: /^Make batch/ }).waitFor();
+  const session = await context.newCDPSession(page);
+  const places = ['stove', 'box', 'shelf', 'tent', 'ledger', 'desk'];
   const times = [];
-  for (let run = -STEPS_WARM; run < RUNS * 3; run++) {
-    const before = await script();
-    await page.evaluate(moveBar, 560 + (run % 2) * 60 + (run % 5) * 5);
-    const spent = (await script()) - before;
-    if (run >= 0) {
-      times.push(spent);
+  for (let run = 0; run <= RUNS; run++) {
+    await session.send('Emulation.setCPUThrottlingRate', { rate: run === 0 ? 1 : SLOWDOWN });
+    for (const place of places) {
+      const spent = await page.evaluate(changePlace, [
+        String(['desk', 'stove', 'box', 'shelf', 'tent', 'ledger'].indexOf(place) + 1),
+        `nw-${place}`,
+      ]);
+      if (run > 0) {
+        times.push(spent);
+      }
+      await page.waitForTimeout(run === 0 ? 1500 : 300);
     }
   }
   await page.close();
@@ -208,13 +247,31 @@ function shelfAndPaint() {
   });
 }
 
-/** Runs in the page: one step of the bar, until the amounts stand there and the frame is over. */
-async function moveBar(value) {
-  const box = document.querySelector('nw-balance-bar input');
+/** Runs in the page: a key, until the place is there and was drawn. */
+async function changePlace([key, place]) {
+  const start = performance.now();
+  document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+  while (document.querySelector(place) === null) {
+    if (performance.now() - start > 5000) {
+      throw new Error(`${key} leads to no ${place}`);
+    }
+    await new Promise((done) => requestAnimationFrame(done));
+  }
+  await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+  return performance.now() - start;
+}
+
+/** Runs in the page: another value in a box, until the amounts stand there and the frame is over. */
+async function enter([selector, value]) {
+  const box = document.querySelector(selector);
   const before = document.querySelector('td.mass').textContent;
   box.value = String(value);
   box.dispatchEvent(new Event('input', { bubbles: true }));
+  const start = performance.now();
   while (document.querySelector('td.mass').textContent === before) {
+    if (performance.now() - start > 5000) {
+      throw new Error(`${value} in ${selector} changes nothing: ${before}`);
+    }
     await new Promise((done) => requestAnimationFrame(done));
   }
 }
