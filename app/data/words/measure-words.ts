@@ -18,8 +18,8 @@ export const unitsShown = signal<UnitChoices>(METRIC_UNITS, {
     a.pressure === b.pressure,
 });
 
-/** Below a quarter of a cup everybody reads a syringe or a dish, which are graded in milliliters. */
-export const LEAST_CUP_ML = UNITS.cup.size / 4;
+/** Below half a cup everybody reads a syringe or a dish, which are graded in milliliters. */
+export const LEAST_CUP_ML = UNITS.cup.size / 2;
 /** From four cups on it is quarts. */
 const LEAST_QUART_ML = UNITS.quart.size;
 /** From a pound on it is pounds. */
