@@ -145,6 +145,13 @@ describe('single keys', () => {
     expect(pressed(keys, document.createElement('textarea'))).toBe(false);
     expect(pressed(keys, document.createElement('div'), 'u', { ctrlKey: true })).toBe(false);
     expect(count).toBe(1);
+    // A list that is open takes letters; one that stands on the page, as the formulas do, takes arrows alone.
+    const [open, standing] = [document.createElement('ul'), document.createElement('mat-chip-listbox')];
+    [open, standing].forEach((list) => {
+      list.setAttribute('role', 'listbox');
+    });
+    expect([pressed(keys, open), pressed(keys, standing)]).toEqual([false, true]);
+    expect(count).toBe(2);
     remove();
     expect(pressed(keys, document.createElement('div'))).toBe(false);
   });

@@ -57,7 +57,7 @@ function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
     target.closest(
-      'input, textarea, [contenteditable], [role=combobox], [role=listbox], [role=menu], mat-dialog-container',
+      'input, textarea, [contenteditable], [role=combobox], [role=listbox]:not(mat-chip-listbox), [role=menu], mat-dialog-container',
     ) !== null
   );
 }

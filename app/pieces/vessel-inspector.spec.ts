@@ -1,0 +1,130 @@
+import type { VesselView } from '../../core/index';
+import { Keys } from '../data/devices/keys';
+import { TestBed } from '@angular/core/testing';
+import { demoHouse, type SpecHouse } from '../testing/house';
+import { render, type Rendered } from '../testing/render';
+import { VesselInspector } from './vessel-inspector';
+
+describe('one vessel, large', () => {
+  let setup: SpecHouse;
+  let page: Rendered<VesselInspector>;
+  const vessel = (code: string): VesselView =>
+    setup
+      .house()
+      .batches.flatMap((b) => b.vessels)
+      .find((v) => v.code === code)!;
+  const open = async (code: string, place = '') => {
+    page = await render(VesselInspector, { vessel: vessel(code), place });
+  };
+  /** What is shown follows the house, as its place lets it. */
+  const look = async (code: string) => {
+    await page.set('vessel', vessel(code));
+  };
+  const key = (key: string) => {
+    TestBed.inject(Keys).handle(new KeyboardEvent('keydown', { key }));
+    return page.settle();
+  };
+
+  beforeEach(async () => {
+    setup = await demoHouse();
+  });
+  afterEach(() => setup.close());
+
+  it('says what it is, how old and when it should be full', async () => {
+    await open('G27-15');
+    expect(page.text()).toContain('Chestnut');
+    expect(page.text()).toMatch(/day 11, full \d+( \w+)? to \d+ Dec\./);
+    expect(page.has('As forecast')).toBe(true);
+    expect(page.host.querySelectorAll('.bands button').length).toBe(7);
+  });
+
+  it('notes a level with one press, and marks it', async () => {
+    await open('G27-15');
+    const looked: number[] = [];
+    page.fixture.componentInstance.looked.subscribe(() => looked.push(1));
+    await page.press(/^50 %/);
+    expect(vessel('G27-15').state.marks.at(-1)!.fraction).toBe(0.5);
+    expect(looked.length).toBe(1);
+    await look('G27-15');
+    expect(page.button(/^50 %/).classList.contains('here')).toBe(true);
+    expect(page.text()).toMatch(/\d+ \w+ 50 %/);
+  });
+
+  it('takes digits for levels in a walk alone, and says so', async () => {
+    await open('G27-15');
+    await key('4');
+    expect(vessel('G27-15').state.marks.some((m) => m.fraction === 0.4)).toBe(false);
+    expect(page.text()).not.toContain('Keys: 1 is 10 %');
+    await page.set('place', '4 of 43');
+    expect(page.text()).toContain('4 of 43, day 11');
+    expect(page.text()).toContain('Keys: 1 is 10 %, 9 is 90 %, 0 is 100 %.');
+    await key('4');
+    expect(vessel('G27-15').state.marks.at(-1)!.fraction).toBe(0.4);
+    await look('G27-15');
+    await key('0');
+    expect(vessel('G27-15').state.marks.at(-1)!.fraction).toBe(1);
+  });
+
+  it('names a suspect with its caution, once it was asked', async () => {
+    await open('G27-15');
+    expect(page.text()).not.toContain('cobweb');
+    await page.press('Suspect');
+    expect(page.text()).toContain('Never open or smell a suspect one');
+    await page.press('cobweb');
+    expect(vessel('G27-15').state.suspect).toBe('cobweb');
+    await look('G27-15');
+    expect(page.text()).toContain('cobweb. Keep it shut; take it outdoors.');
+    expect(page.host.querySelector('section')!.classList.contains('trouble')).toBe(true);
+  });
+
+  it('keeps a note by itself or with a look, and nothing that is only spaces', async () => {
+    await open('G27-15');
+    await page.fill('Note', '   ');
+    expect((page.button('Save the note') as HTMLButtonElement).disabled).toBe(true);
+    await page.fill('Note', 'white and <b>even</b>');
+    await page.press('Save the note');
+    await look('G27-15');
+    expect(page.text()).toContain('“white and <b>even</b>”');
+    expect((page.field('Note') as HTMLTextAreaElement).value).toBe('');
+    await page.fill('Note', 'and again');
+    await page.press(/^75 %/);
+    expect(vessel('G27-15').state.notes.map((n) => n.text)).toEqual(['white and <b>even</b>', 'and again']);
+  });
+
+  it('forgets what was begun when another is opened', async () => {
+    await open('G27-15');
+    await page.press('Suspect');
+    await page.fill('Note', 'half a thought');
+    await page.set('vessel', vessel('G27-16'));
+    expect(page.text()).not.toContain('cobweb');
+    expect((page.field('Note') as HTMLTextAreaElement).value).toBe('');
+  });
+
+  it('is shaken once, and keeps the rarer deeds in a menu', async () => {
+    await open('G27-15');
+    await page.press('Shaken');
+    await look('G27-15');
+    expect((page.button('Shaken before') as HTMLButtonElement).disabled).toBe(true);
+    expect(page.has('To the fridge')).toBe(false);
+    await page.press('More with G27-15');
+    await page.press('To the fridge');
+    await look('G27-15');
+    expect(vessel('G27-15').state.place).toBe('fridge');
+    await page.press('More with G27-15');
+    expect(page.button('History, corrections').getAttribute('href')).toContain('/batch/');
+    await page.press('Taken out …');
+    expect(page.text()).toContain('What became of it?');
+    await page.press('dropped');
+    await look('G27-15');
+    expect(vessel('G27-15').state.goneBecause).toBe('dropped');
+    expect(page.text()).toMatch(/gone\.|dropped/);
+    expect((page.button('Suspect') as HTMLButtonElement).disabled).toBe(true);
+  });
+
+  it('asks nothing of how far a plate or a cooked jar has run', async () => {
+    await open('G28-1');
+    expect(page.host.querySelector('.bands')).toBeNull();
+    expect(page.has('Shaken')).toBe(false);
+    expect(page.has('As forecast')).toBe(false);
+  });
+});

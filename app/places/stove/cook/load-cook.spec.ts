@@ -1,0 +1,129 @@
+import { TestBed } from '@angular/core/testing';
+import { resolveFormula, scaleFormula, type BatchView } from '../../../../core/index';
+import { Journal } from '../../../data/journal/journal';
+import { furnishedHouse, until, type SpecHouse } from '../../../testing/house';
+import { render, type Rendered } from '../../../testing/render';
+import { LoadCook } from './load-cook';
+
+describe('what goes into the pot', () => {
+  let setup: SpecHouse;
+  let page: Rendered<LoadCook>;
+  afterEach(() => setup.close());
+
+  /** Batches that are filled, each of a formula in so many of a vessel. */
+  async function waiting(...wanted: readonly (readonly [string, string, number])[]): Promise<void> {
+    setup = await furnishedHouse();
+    const journal = TestBed.inject(Journal);
+    const { formulas, materials, vesselTypes } = setup.house().records;
+    for (const [formulaId, vesselId, count] of wanted) {
+      const formula = resolveFormula(
+        formulas.find((f) => f.id === formulaId)!,
+        materials,
+      );
+      const vessel = vesselTypes.find((v) => v.id === vesselId)!;
+      const bottle = vesselTypes.find((v) => v.id === 'bottle-500')!;
+      const scaled = scaleFormula(formula, { vessel, count, bottle, spare: 0.05 });
+      const made = await journal.makeBatch(formula, scaled, { treatment: 'sterilize' });
+      await journal.say({ kind: 'stepDone', batchId: made!.batch.id, step: 'fill' });
+    }
+    await until(setup.store, (h) => h.batches.length === wanted.length);
+    page = await render(LoadCook, { batches: batches() });
+  }
+  const batches = (): readonly BatchView[] => setup.house().batches;
+  const tick = async (code: string) => {
+    const line = [...page.host.querySelectorAll<HTMLElement>('.rows li')].find((li) =>
+      li.textContent.includes(code),
+    )!;
+    line.querySelector<HTMLInputElement>('input')!.click();
+    await page.settle();
+  };
+  const inList = (selector: string) =>
+    [...page.host.querySelectorAll(`${selector} nw-plaque`)].map((p) => p.textContent.trim());
+
+  it('takes all that fits together, and leaves out what was unticked, the focus with it', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 3], ['rye-spawn', 'quart-jar', 2]);
+    expect(page.text()).toContain('5 of 8 places');
+    expect(inList('[aria-label="In the cooker"]')).toEqual(['G1', 'G2']);
+    expect(page.text()).toContain('Drag what waits here, or take its tick away.');
+    document.body.append(page.host);
+    await tick('G2');
+    expect(page.text()).toContain('3 of 8 places');
+    expect(inList('.out')).toEqual(['G2']);
+    expect(document.activeElement?.closest('li')?.textContent).toContain('G2');
+    await tick('G1');
+    expect(page.text()).toContain('Choose what goes in.');
+    expect((page.button('All so, lid on') as HTMLButtonElement).disabled).toBe(true);
+    await tick('G2');
+    expect(page.text()).toContain('2 of 8 places');
+  });
+
+  it('keeps apart what wants another programme, and says so', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 3], ['honey-broth', 'quart-jar', 2]);
+    expect(inList('[aria-label="In the cooker"]')).toEqual(['G1']);
+    expect(page.text()).toContain('other vessels or another programme: a cook of their own');
+    const broth = page.host.querySelector<HTMLInputElement>('.out input')!;
+    expect(broth.disabled).toBe(true);
+    await tick('G1');
+    // With the grain out, broth leads.
+    expect(page.host.querySelector<HTMLInputElement>('.out input, .rows input')!.disabled).toBe(false);
+  });
+
+  it('shows one list where only one batch waits', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 10]);
+    expect(page.text()).not.toContain('Stays out');
+    expect(page.text()).toContain('8 of 8 places');
+    expect(page.text()).toContain('2 wait for the next cook');
+  });
+
+  it('reckons with the minutes of steam and the warmth of what goes in', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 8]);
+    const hold = () => /(\d+) min at 15 psi/.exec(page.text())![1];
+    expect(hold()).toBe('90');
+    await page.fill('Temperature of what goes in', '4');
+    expect((page.field('Temperature of what goes in') as HTMLInputElement).value).toBe('4');
+    await page.fill('Minutes of full steam', '5');
+    expect(page.text()).toMatch(/\d+ % air stays in the vessels at first/);
+    // What cannot be is not taken, and the plan stands.
+    await page.fill('Temperature of what goes in', '400');
+    await page.fill('Minutes of full steam', '-3');
+    expect(page.text()).toMatch(/min at 15 psi/);
+  });
+
+  it('says what a dial must show, and that it was not tested', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 8]);
+    const canner = setup.house().records.appliances.find((a) => a.id === 'canner')!;
+    await setup.lay('appliances', { ...canner, gauge: 'dial', gaugeReadsOverKPa: 6.894757 });
+    await page.settle();
+    expect(page.text()).toContain('Its dial must show 16 psi.');
+    expect(page.text()).toContain('Its dial was not tested within a year');
+    const today = new Date().toISOString().slice(0, 10);
+    await setup.lay('appliances', {
+      ...canner,
+      gauge: 'dial',
+      gaugeReadsOverKPa: 0,
+      gaugeTestedAt: today,
+    });
+    await page.settle();
+    expect(page.text()).not.toContain('dial');
+  });
+
+  it('says where to give a cooker its places, and begins nothing without them', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 8]);
+    const canner = setup.house().records.appliances.find((a) => a.id === 'canner')!;
+    await setup.lay('appliances', { ...canner, places: {} });
+    await page.settle();
+    expect(page.text()).toContain('Canner has no places for these vessels.');
+    expect((page.button('All so, lid on') as HTMLButtonElement).disabled).toBe(true);
+  });
+
+  it('begins once, however often it is pressed', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 8]);
+    page.button('All so, lid on').click();
+    page.button('All so, lid on').click();
+    await page.settle();
+    const house = await until(setup.store, (h) => h.cooks.length > 0);
+    expect(house.cooks.length).toBe(1);
+    expect(house.cooks[0]!.vesselIds.length).toBe(8);
+    expect(house.facts.filter((f) => f.kind === 'cautionRead').length).toBe(1);
+  });
+});
