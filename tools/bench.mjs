@@ -205,7 +205,10 @@ async function timeTyping(context, origin) {
     return times;
   };
   const bar = await timesOf('nw-balance-bar input', (run) => 560 + (run % 2) * 60 + (run % 5) * 5);
-  const blank = await timesOf('input[aria-label="Moisture"]', (run) => 58.3 + (run % 2) * 4 + (run % 5) * 0.5);
+  const blank = await timesOf(
+    'input[aria-label="Moisture"]',
+    (run) => 58.3 + (run % 2) * 4 + (run % 5) * 0.5,
+  );
   await page.close();
   return { bar, blank };
 }

@@ -52,4 +52,18 @@ describe('the list of formulas', () => {
     await desk.settle();
     expect(desk.text()).toContain('of wheat and barley spawn by');
   });
+
+  it('wraps a long name of one’s own', async () => {
+    const wheat = setup.house().records.formulas.find((f) => f.id === 'wheat-spawn')!;
+    const name = 'my own wheat, the rest of the coffee, and averyverylongwordthatendsnowhere';
+    await setup.lay('formulas', { ...wheat, id: 'long', name });
+    document.body.append(desk.host);
+    // As wide as the column, or as the narrowest phone.
+    desk.host.querySelector<HTMLElement>('.formulas')!.style.width = '220px';
+    await desk.settle();
+    const words = option(name).querySelector<HTMLElement>('.words')!;
+    expect(words.getBoundingClientRect().width).toBeLessThan(230);
+    expect(words.getBoundingClientRect().height).toBeGreaterThan(60);
+    expect(option(name).closest('mat-chip-option')!.getBoundingClientRect().height).toBeGreaterThan(60);
+  });
 });
