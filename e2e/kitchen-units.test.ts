@@ -5,10 +5,10 @@ import { PAGES } from './pages.js';
 
 /**
  * What is called by its size keeps its name, a scale shows the grams that it was made for, and figures of a material are
- * in the units of its tables.
+ * in the units of its tables. Below half a cup, 118 ml, no volume turns.
  */
 const KEPT =
-  /^([\d.]+ ?(kg bags?|mm dish(es)?|ml (bottles?|jars?|syringes?)|l (bottles?|jars?|tubs?)|cm tray|g, about|g\/l)|100 ml of water|[1-5]?\d(\.\d)?\s?ml)/;
+  /^([\d.]+ ?(kg bags?|mm dish(es)?|ml (bottles?|jars?|syringes?)|l (bottles?|jars?|tubs?)|cm tray|g, about|g\/l)|100 ml of water|(\d{1,2}|1[01]\d)(\.\d)?\s?ml)/;
 /** Culture is drawn up by the milliliter, and left of by it, where cultures are told of. */
 const CULTURES = /^(box|ledger|batch)/;
 const DRAWN_UP = /^\d[\d.]*\s?ml/;
