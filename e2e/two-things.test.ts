@@ -53,11 +53,7 @@ test('a batch is carried out of the load and back, by hand and with keys', async
   for (const code of ['G1', 'G2']) {
     await go(page, 'Desk');
     await blank(page, 'How many').fill('2');
-    await button(page, `Make batch ${code}`).click();
-    await page.getByRole('link', { name: 'To the Stove' }).click();
-    for (const step of [/^Start soak/, /^Start simmer/, /^Drain/, /^Dry enough/, /^In the jars/]) {
-      await button(page, step).click();
-    }
+    await prepareGrain(page, code);
   }
   await button(page, 'Load a cook').click();
   await expect(page.getByText('4 of 8 places')).toBeVisible();

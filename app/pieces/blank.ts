@@ -12,7 +12,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import type { ShownUnit, TypedRule } from '../../core/index';
+import type { TypedRule } from '../../core/index';
 import { shownUnit } from '../data/words/measure-words';
 import { messageOf } from '../data/words/message-of';
 import { readWithin } from './form/checked-by';
@@ -57,11 +57,7 @@ export class BlankNumber {
 
   protected readonly text = signal('');
   protected readonly problem = signal('');
-  protected readonly shownAs = computed<Pick<ShownUnit, 'sign' | 'digitsMore' | 'toShown'>>(() =>
-    this.unitStays()
-      ? { sign: this.unit(), digitsMore: 0, toShown: (value) => value }
-      : shownUnit(this.unit()),
-  );
+  protected readonly shownAs = computed(() => shownUnit(this.unit(), this.unitStays()));
   private readonly shown = computed(() => {
     const { digitsMore, toShown } = this.shownAs();
     return String(Number(toShown(this.value() * this.times()).toFixed(this.decimals() + digitsMore)));

@@ -59,7 +59,6 @@ export class Today {
     const next = this.due().find((d) => d.atMs >= this.time.now());
     return next && `${shortTime(next.atMs, this.time.now())}, ${next.text}`;
   });
-  protected readonly firstLate = computed(() => this.late()[0]);
   protected readonly more = computed(() => Math.max(0, this.items().length - this.fits()));
   /** Found once for each house, not each second: as it stands after corrections. */
   private readonly standing = computed(() => {

@@ -187,7 +187,7 @@ export interface Refusals {
   'bad-dose': {
     readonly each: number;
     readonly most: number;
-    readonly unit: string;
+    readonly unit: 'ml' | 'g';
     readonly sources: readonly string[];
     readonly remaining: number;
     readonly vessels: number;

@@ -1,6 +1,7 @@
 import type { RangeRule } from '../base/refusals.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { Material, VesselType } from '../record/definitions.js';
+import { LEAST_CUP_ML } from '../quantity/shown-units.js';
 
 /** What is wanted: so many of these vessels, so full, so moist or so strong, with some to spare. */
 export interface ScaleTarget {
@@ -104,9 +105,6 @@ export function fillRule(vessel: VesselType): RangeRule {
   };
 }
 
-/** What takes less is filled by the milliliter everywhere. Our choice. */
-const SMALL_ML = 60;
-
 /** The range of volumes that a vessel takes when it is filled with a liquid. */
 export function eachMlRule(vessel: VesselType): RangeRule {
   const most = Math.round(vessel.capacityMl * vessel.fillLimit * 10) / 10;
@@ -115,6 +113,6 @@ export function eachMlRule(vessel: VesselType): RangeRule {
     min: Math.min(1, most),
     max: most,
     unit: ' ml',
-    unitStays: most < SMALL_ML,
+    unitStays: most < LEAST_CUP_ML,
   };
 }

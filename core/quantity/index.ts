@@ -10,5 +10,13 @@ export {
   roundToStep,
 } from './format.js';
 export { parseIn, parseNumber, parseWithin, type TypedRule } from './parse-number.js';
-export { METRIC_UNITS, shownIn, signOf, unitShown, type ShownUnit, type UnitChoices } from './shown-units.js';
+export {
+  LEAST_CUP_ML,
+  METRIC_UNITS,
+  shownIn,
+  signOf,
+  unitShown,
+  type ShownUnit,
+  type UnitChoices,
+} from './shown-units.js';
 export { UNITS, type UnitName } from './units.js';

@@ -100,11 +100,15 @@ export interface TypedRule extends RangeRule {
 export function parseWithin(text: string, rule: TypedRule): number {
   const { shown, likely, ...range } = rule;
   const value = parseIn(text, rule.field, rule.unit, shown);
+  const isIn = isWithin(value, rule);
+  if (isIn && (likely === undefined || isBetween(value, likely))) {
+    return value;
+  }
   const perhaps = meantIn(text, rule);
-  if (!isWithin(value, rule)) {
+  if (!isIn) {
     throw new CoreError('out-of-range', { ...range, value, ...(perhaps && { perhaps }) });
   }
-  if (likely && perhaps && !isBetween(value, likely) && isBetween(perhaps.value, likely)) {
+  if (likely && perhaps && isBetween(perhaps.value, likely)) {
     throw new CoreError('which-unit', { field: rule.field, unit: rule.unit ?? '', value, perhaps });
   }
   return value;

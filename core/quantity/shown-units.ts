@@ -39,6 +39,9 @@ const SIGNS: Readonly<Record<string, string>> = {
   floz: 'fl oz',
 };
 
+/** Below half a cup everybody reads a syringe or a dish, which are graded in milliliters. Our choice. */
+export const LEAST_CUP_ML = UNITS.cup.size / 2;
+
 /** A gram is 0.04 oz, a millimeter 0.04 in, a milliliter 0.004 cup. */
 const DIGITS_MORE: Readonly<Partial<Record<UnitName, number>>> = { oz: 2, inch: 2, cup: 2 };
 
@@ -70,12 +73,22 @@ export function unitShown(own: UnitName, choices: UnitChoices): UnitName {
   }
 }
 
+/** A figure that everybody reads in the unit of this sign, or that has one unit only. */
+export function shownAsItIs(sign: string): ShownUnit {
+  return { sign: sign.trim(), digitsMore: 0, toShown: same, toOwn: same };
+}
+
 /** How a figure in the unit of this sign is shown. A sign of no unit that has others stays as it is. */
 export function shownIn(sign: string, choices: UnitChoices): ShownUnit {
   const own = unitOfSign(sign.trim());
-  const shown = own && unitShown(own, choices);
-  if (own === undefined || shown === undefined || own === shown) {
-    return { sign: sign.trim(), digitsMore: 0, toShown: same, toOwn: same };
+  return own === undefined ? shownAsItIs(sign) : unitShownAs(own, choices, sign);
+}
+
+/** How a figure in this unit is shown. @param sign behind it where it stays in that unit */
+export function unitShownAs(own: UnitName, choices: UnitChoices, sign = signOf(own)): ShownUnit {
+  const shown = unitShown(own, choices);
+  if (own === shown) {
+    return shownAsItIs(sign);
   }
   return {
     sign: signOf(shown),

@@ -44,8 +44,8 @@ export class HouseStore {
       // A copy of what is in hand, once nothing was written for a while. It is not missed where it could not be kept.
       this.status$
         .pipe(
-          filter((s): s is ReadyHouse => s.kind === 'ready' && s.isWhole && s.house.facts.length > SMALL),
           debounceTime(QUIET_MS),
+          filter((s): s is ReadyHouse => s.kind === 'ready' && s.isWhole && s.house.facts.length > SMALL),
         )
         .subscribe((ready) => {
           void this.reads.keepFront(ready.revision, frontOf(ready.house)).catch(() => undefined);

@@ -1,4 +1,4 @@
-import { CoreError, METRIC_UNITS, type UnitChoices } from '../../../core/index';
+import { CoreError, METRIC_UNITS } from '../../../core/index';
 import { inDegrees } from './in-degrees';
 import {
   amountWords,
@@ -17,14 +17,7 @@ import {
   weighedWords,
 } from './measure-words';
 import { refusalWords } from './refusal-words';
-
-const KITCHEN: UnitChoices = {
-  temperature: 'F',
-  mass: 'oz',
-  volume: 'cup',
-  length: 'inch',
-  pressure: 'psi',
-};
+import { KITCHEN_UNITS } from '../../testing/kitchen-units';
 
 describe('figures in the units of a household', () => {
   afterEach(() => {
@@ -44,7 +37,7 @@ describe('figures in the units of a household', () => {
   });
 
   it('are then in those, with as many digits as tell as much', () => {
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     // 121.1 °C is 250 °F, 240 °F the temperature that canning guides ask for at 115.56 °C.
     expect(temperatureWords(121.1)).toBe('250 °F');
     expect(temperatureWords(115.56, 1)).toBe('240.0 °F');
@@ -67,7 +60,7 @@ describe('figures in the units of a household', () => {
   });
 
   it('leave in milliliters what a syringe or a dish takes', () => {
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     expect([volumeWords(20), doseWords(2.5, 'ml'), doseWords(100, 'g')]).toEqual([
       '20 ml',
       '2.5 ml',
@@ -80,7 +73,7 @@ describe('figures in the units of a household', () => {
   it('reach the sentences that ship, the reasons of core and what is refused', () => {
     const pour = 'Water at 65 to 80 °C over it, below 30 °C inside.';
     expect(inDegrees(pour)).toBe(pour);
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     expect(inDegrees(pour)).toBe('Water at 149 to 176 °F over it, below 86 °F inside.');
     const { mass, massSign, volumeSign } = figureWords(1);
     expect([mass(471.4, 1), massSign, volumeSign]).toEqual(['16.63 oz', 'oz', 'cups']);

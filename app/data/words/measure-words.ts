@@ -2,7 +2,15 @@ import { signal } from '@angular/core';
 import type { FigureWords, ShownUnit, UnitChoices, UnitName } from '../../../core/index';
 import { METRIC_WORDS } from '../../../core/quantity/figure-words';
 import { decimalsOf, formatNumber } from '../../../core/quantity/format';
-import { METRIC_UNITS, shownIn, signOf, unitShown } from '../../../core/quantity/shown-units';
+import {
+  LEAST_CUP_ML,
+  METRIC_UNITS,
+  shownAsItIs,
+  shownIn,
+  signOf,
+  unitShown,
+  unitShownAs,
+} from '../../../core/quantity/shown-units';
 import { UNITS } from '../../../core/quantity/units';
 
 /**
@@ -18,8 +26,6 @@ export const unitsShown = signal<UnitChoices>(METRIC_UNITS, {
     a.pressure === b.pressure,
 });
 
-/** Below half a cup everybody reads a syringe or a dish, which are graded in milliliters. */
-export const LEAST_CUP_ML = UNITS.cup.size / 2;
 /** From four cups on it is quarts. */
 const LEAST_QUART_ML = UNITS.quart.size;
 /** From a pound on it is pounds. */
@@ -38,7 +44,11 @@ export interface Figure {
  * @param digits behind the point, in its own unit
  */
 export function figureOf(value: number, own: UnitName, digits = 0): Figure {
-  const { sign, digitsMore, toShown } = shownIn(signOf(own), unitsShown());
+  return figureIn(unitShownAs(own, unitsShown()), value, digits);
+}
+
+/** The same where how it is shown is known. */
+export function figureIn({ sign, digitsMore, toShown }: ShownUnit, value: number, digits: number): Figure {
   const text = formatNumber(toShown(value), digits + digitsMore);
   return { figure: digitsMore === 0 ? text : withoutZeros(text), sign };
 }
@@ -127,13 +137,16 @@ export function volumeWords(volumeMl: number, digits = 0): string {
 }
 
 /** What a vessel is given, or still has: spawn by mass, culture in the milliliters of a syringe. */
-export function doseFigure(value: number, unit: 'g' | 'ml'): Figure {
-  const digits = value < 10 && !Number.isInteger(value) ? 1 : 0;
-  return unit === 'g' ? figureOf(value, 'g', digits) : { figure: formatNumber(value, digits), sign: 'ml' };
+export function doseFigure(
+  value: number,
+  unit: 'g' | 'ml',
+  digits = value < 10 && !Number.isInteger(value) ? 1 : 0,
+): Figure {
+  return figureIn(shownUnit(unit, unit === 'ml'), value, digits);
 }
 
-export function doseWords(value: number, unit: 'g' | 'ml'): string {
-  return words(doseFigure(value, unit));
+export function doseWords(value: number, unit: 'g' | 'ml', digits?: number): string {
+  return words(doseFigure(value, unit, digits));
 }
 
 /** Water in a pot, to a tenth of a liter or quart. */
@@ -167,16 +180,19 @@ export function figureWords(stepG: number): FigureWords {
   };
 }
 
-/** How a field of this unit is shown and typed: "°C" may be "°F". */
-export function shownUnit(unit: string): ShownUnit {
-  return shownIn(unit, unitsShown());
+/**
+ * How a field of this unit is shown and typed: "°C" may be "°F".
+ * @param unitStays where everybody reads it in its own unit
+ */
+export function shownUnit(unit: string, unitStays = false): ShownUnit {
+  return unitStays ? shownAsItIs(unit) : shownIn(unit, unitsShown());
 }
 
-/** Digits of a value that is turned into another unit, as it stands in a field. */
-const FIELD_DIGITS = 4;
+/** Digits of a value that is turned into another unit, in a field or as its limit. */
+export const TURNED_DIGITS = 4;
 
 /** A value of its own unit as it stands in a field, to be typed over. */
-export function fieldText(value: number, unit: string): string {
-  const { sign, toShown } = shownUnit(unit);
-  return String(sign === unit.trim() ? value : Number(toShown(value).toPrecision(FIELD_DIGITS)));
+export function fieldText(value: number, unit: string, unitStays = false): string {
+  const { sign, toShown } = shownUnit(unit, unitStays);
+  return String(sign === unit.trim() ? value : Number(toShown(value).toPrecision(TURNED_DIGITS)));
 }

@@ -71,7 +71,7 @@ describe('why something was refused', () => {
   });
 
   it('has one and several', () => {
-    const dose = { each: 6, most: 5, unit: 'ml', remaining: 10, vessels: 2 };
+    const dose = { each: 6, most: 5, unit: 'ml' as const, remaining: 10, vessels: 2 };
     expect(saying('bad-dose', { ...dose, sources: ['L1-1'] })).toBe(
       'Dose must be above 0 and at most 5.0 ml: L1-1 holds 10 ml for 2. You typed 6 ml.',
     );

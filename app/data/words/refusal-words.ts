@@ -14,7 +14,7 @@ import { durationWords, formatNumber, percentWords } from '../../../core/quantit
 import { signOf } from '../../../core/quantity/shown-units';
 import { archiveFaultWords } from './archive-fault-words';
 import { fieldWords, rowFieldWords } from './field-words';
-import { measureWords, shownUnit, temperatureWords } from './measure-words';
+import { TURNED_DIGITS, doseWords, shownUnit, temperatureWords } from './measure-words';
 import { shortened } from './shortened';
 import { COOK_WORDS, PHASE_WORDS } from './words';
 
@@ -75,9 +75,7 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
   'wrong-dose-unit': ({ unit, wanted }) => `The dose must be in ${wanted}. You gave ${unit}.`,
   'bad-dose': ({ each, most, unit, sources, remaining, vessels }) => {
     const hold = sources.length === 1 ? 'holds' : 'hold';
-    const dose = (value: number, digits: number) =>
-      unit === 'g' ? measureWords(value, 'g', digits) : `${formatNumber(value, digits)} ml`;
-    return `Dose must be above 0 and at most ${dose(Math.floor(most * 10) / 10, 1)}: ${sources.join(', ')} ${hold} ${dose(remaining, 0)} for ${vessels}. You typed ${dose(each, Number.isInteger(each) ? 0 : 1)}.`;
+    return `Dose must be above 0 and at most ${doseWords(Math.floor(most * 10) / 10, unit, 1)}: ${sources.join(', ')} ${hold} ${doseWords(remaining, unit, 0)} for ${vessels}. You typed ${doseWords(each, unit, Number.isInteger(each) ? 0 : 1)}.`;
   },
   'later-impossible': ({ named, more, cause }) => {
     const list = `${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
@@ -150,19 +148,16 @@ function perhapsWords(rule: Refusals['out-of-range']): string {
 
 type Unit = Pick<RangeRule, 'unit' | 'unitStays'>;
 
-/** Limits that are round in their own unit are told to four digits in another. */
-const LIMIT_DIGITS = 4;
-const SAME = (value: number) => value;
-
-function shownFor({ unit = '', unitStays = false }: Unit): Pick<ShownUnit, 'sign' | 'toShown'> {
-  return unitStays ? { sign: unit.trim(), toShown: SAME } : shownUnit(unit);
+function shownFor({ unit = '', unitStays }: Unit): ShownUnit {
+  return shownUnit(unit, unitStays);
 }
 
+/** Limits that are round in their own unit are told to a few digits in another. */
 function shownLimit(limit: number, rule: Unit): string {
   const { sign, toShown } = shownFor(rule);
   return sign === rule.unit?.trim() || !Number.isFinite(limit)
     ? plain(limit)
-    : String(Number(toShown(limit).toPrecision(LIMIT_DIGITS)));
+    : String(Number(toShown(limit).toPrecision(TURNED_DIGITS)));
 }
 
 function inShown(value: number, rule: Unit): string {

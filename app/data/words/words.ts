@@ -22,6 +22,7 @@ import { inDegrees } from './in-degrees';
 import {
   amountWords,
   doseWords,
+  figureIn,
   shownUnit,
   temperatureWords,
   type Figure,
@@ -112,8 +113,7 @@ export const CHANNEL_WORDS: Readonly<Record<Channel, ChannelWords>> = {
 /** A reading in the unit that this household reads. */
 export function channelFigure(channel: Channel, value: number): Figure {
   const { unit, digits } = CHANNEL_WORDS[channel];
-  const { sign, toShown } = shownUnit(unit);
-  return { figure: formatNumber(toShown(value), digits), sign };
+  return figureIn(shownUnit(unit), value, digits);
 }
 
 export function channelWords(channel: Channel, value: number): string {

@@ -8,6 +8,7 @@ import {
 import * as z from 'zod';
 import {
   MOST_LINE_LETTERS,
+  parseIn,
   parseWithin,
   requireText,
   type FieldRef,
@@ -67,10 +68,12 @@ export function typedNumberOrNothing(rule: TypedRule) {
 
 /** Read as it is typed, in the rule's own unit. @throws CoreError */
 export function readWithin(text: string, rule: TypedRule): number {
-  return parseWithin(
-    text,
-    rule.unitStays === true ? rule : { ...rule, shown: shownUnit(rule.unit ?? '').sign },
-  );
+  return parseWithin(text, { ...rule, shown: shownUnit(rule.unit ?? '', rule.unitStays).sign });
+}
+
+/** Read as it is typed where something else than a range judges it, in the field's own unit. @throws CoreError */
+export function readIn(text: string, field: FieldRef, unit: string, unitStays = false): number {
+  return parseIn(text, field, unit, shownUnit(unit, unitStays).sign);
 }
 
 /** A line of text that must be there, without the spaces around it. */

@@ -3,7 +3,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { FormControl } from '@angular/forms';
 import { MatIconTestingModule } from '@angular/material/icon/testing';
 import * as z from 'zod';
-import { METRIC_UNITS, type UnitChoices } from '../../../core/index';
+import { METRIC_UNITS } from '../../../core/index';
 import { unitsShown } from '../../data/words/measure-words';
 import { AskNumber } from './ask-number';
 import { checkedBy, formOf, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from './checked-by';
@@ -13,14 +13,7 @@ import { isSound } from './form-state';
 import { KeptNumberField, type KeptNumber } from './kept-number';
 import { PickField } from './pick-field';
 import { TextField } from './text-field';
-
-const KITCHEN: UnitChoices = {
-  temperature: 'F',
-  mass: 'oz',
-  volume: 'cup',
-  length: 'inch',
-  pressure: 'psi',
-};
+import { KITCHEN_UNITS } from '../../testing/kitchen-units';
 
 interface Field<T> {
   readonly fixture: ComponentFixture<T>;
@@ -152,7 +145,7 @@ describe('a figure that is kept as it is typed', () => {
   });
 
   it('is shown and typed in the unit of the household, and kept in its own', async () => {
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     const { box, text, type } = await field(KeptNumberField, { field: figure({}) });
     expect([box.value, text()]).toEqual(['68', 'The room°F']);
     await type('70');
@@ -167,7 +160,7 @@ describe('a figure that is kept as it is typed', () => {
   });
 
   it('stays in milliliters where everybody reads them', async () => {
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     const { box, text, type } = await field(KeptNumberField, {
       field: figure({ label: 'Dose', unit: 'ml', unitStays: true, max: 100, shown: 12 }),
     });
@@ -359,7 +352,7 @@ describe('a form from a schema', () => {
     const form = formOf(SHEET, { mass: '12,5', spare: '', name: ' agar ' });
     expect(form.valid).toBe(true);
     expect(SHEET.parse(form.getRawValue())).toEqual({ mass: 12.5, spare: undefined, name: 'agar' });
-    unitsShown.set(KITCHEN);
+    unitsShown.set(KITCHEN_UNITS);
     expect(SHEET.parse({ mass: '1', spare: '3', name: 'x' }).mass).toBeCloseTo(28.3495, 4);
   });
 

@@ -55,8 +55,7 @@ export class KeptNumberField {
       const { id, shown, unit, unitStays } = this.field();
       // What is being typed, or is wrong, stays; another figure in its place does not inherit it.
       if (this.control.pristine || id !== shownOf) {
-        const isTurned = typeof shown === 'number' && unitStays !== true;
-        this.control.reset(isTurned ? fieldText(shown, unit) : String(shown ?? ''));
+        this.control.reset(typeof shown === 'number' ? fieldText(shown, unit, unitStays) : (shown ?? ''));
       }
       shownOf = id;
     });

@@ -68,7 +68,7 @@ export class TextField {
   readonly kept = output<string>();
 
   protected readonly words = WORDS;
-  protected readonly sign = computed(() => (this.unitStays() ? this.unit() : shownUnit(this.unit()).sign));
+  protected readonly sign = computed(() => shownUnit(this.unit(), this.unitStays()).sign);
 
   constructor() {
     recheckWith(this.control);

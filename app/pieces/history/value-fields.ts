@@ -2,13 +2,13 @@ import {
   editableFields,
   formatNumber,
   isCulture,
-  parseIn,
   type EditableField,
   type Fact,
   type House,
 } from '../../../core/index';
 import { fieldText, shownUnit } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
+import { readIn } from '../form/checked-by';
 import type { Choice } from '../form/choice-field';
 
 /** One blank of the form in which an entry gets another value. */
@@ -61,14 +61,11 @@ export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
           unitStays: isDose,
           shown:
             typeof stored === 'number'
-              ? isDose || shownUnit(unit).sign === unit
+              ? shownUnit(unit, isDose).sign === unit
                 ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
                 : fieldText(stored, unit)
               : '',
-          read: (text) =>
-            text.trim() === ''
-              ? undefined
-              : parseIn(text, { label }, unit, isDose ? unit : shownUnit(unit).sign) / times,
+          read: (text) => (text.trim() === '' ? undefined : readIn(text, { label }, unit, isDose) / times),
         };
       }
       case 'choice':

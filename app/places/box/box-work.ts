@@ -54,7 +54,6 @@ export class BoxWork {
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   protected readonly busy = signal(false);
-  protected readonly askDropped = signal(false);
 
   protected readonly batch = computed(
     () => openedIn(this.store.house(), this.sitting().split(':')[0])?.batch,

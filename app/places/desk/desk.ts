@@ -17,6 +17,7 @@ import { RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import {
   HydrationMethod,
+  LEAST_CUP_ML,
   SCHOOLS,
   plainCode,
   type BatchId,
@@ -26,7 +27,6 @@ import {
   vesselsFrom,
 } from '../../../core/index';
 import {
-  LEAST_CUP_ML,
   amountWords,
   figureOf,
   literFigure,
@@ -69,7 +69,7 @@ const FILLS = [
   { value: 2 / 3, words: 'two thirds' },
   { value: 0.75, words: 'three quarters' },
 ] as const;
-/** Twenty times less than planned was meant in ounces. Our choice. */
+/** What is there is hardly a tenth of what is planned, or ten times it: then it was typed in another unit. Our choice. */
 const LIKELY_TIMES = 10;
 const MOST_DEPTH_MM = 100;
 const MOST_POURED_ML = 500_000;
@@ -210,7 +210,6 @@ export class Desk {
 
   /** Dishes and syringes are filled by the milliliter everywhere. */
   protected readonly isSmall = computed(() => this.plan.eachMl() < LEAST_CUP_ML);
-  /** Nobody plans for ten times what is there. */
   protected readonly likelyThere = computed(() => {
     const neededG = this.plan.shown()?.scaled.parts[0]?.roundedG ?? 0;
     return { low: neededG / LIKELY_TIMES, high: neededG * LIKELY_TIMES };
@@ -277,10 +276,6 @@ export class Desk {
   }
 
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
-
-  protected whole(value: number): string {
-    return formatNumber(value);
-  }
 
   protected one(value: number): string {
     return formatNumber(value, 1);

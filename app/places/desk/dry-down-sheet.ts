@@ -11,16 +11,10 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormArray, FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
-import {
-  dryDown,
-  formatNumber,
-  parseIn,
-  type FieldRef,
-  type Figure,
-  type Material,
-} from '../../../core/index';
-import { shownUnit, temperatureWords } from '../../data/words/measure-words';
+import { dryDown, formatNumber, type Figure, type Material } from '../../../core/index';
+import { temperatureWords } from '../../data/words/measure-words';
 import { messageOf } from '../../data/words/message-of';
+import { readIn } from '../../pieces/form/checked-by';
 import { valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
 
@@ -56,9 +50,9 @@ export class DryDownSheet {
     }
     try {
       return dryDown({
-        wetG: massOf(wet, 'wetMass'),
-        dryG: weighed.map((t, i) => massOf(t, { field: 'dryMass', of: i + 1 })),
-        ...(isTyped(dish) && { dishG: massOf(dish, 'dish') }),
+        wetG: readIn(wet, 'wetMass', 'g'),
+        dryG: weighed.map((t, i) => readIn(t, { field: 'dryMass', of: i + 1 }, 'g')),
+        ...(isTyped(dish) && { dishG: readIn(dish, 'dish', 'g') }),
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -113,11 +107,6 @@ export class DryDownSheet {
 
 function weighing(): FormControl<string> {
   return new FormControl('', { nonNullable: true });
-}
-
-/** @throws CoreError */
-function massOf(text: string, field: FieldRef): number {
-  return parseIn(text, field, 'g', shownUnit('g').sign);
 }
 
 function isTyped(text: string): boolean {

@@ -102,10 +102,6 @@ export class ThenAtStove {
     return moneyWords(value, this.store.household()?.currency ?? '');
   }
 
-  protected one(value: number): string {
-    return formatNumber(value, 1);
-  }
-
   protected readonly pressureWords = pressureWords;
   protected readonly literWords = literWords;
   protected readonly temperatureWords = temperatureWords;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { MatCheckbox } from '@angular/material/checkbox';
-import type { Household, UnitChoices } from '../../../core/index';
+import { METRIC_UNITS, type Household, type UnitChoices } from '../../../core/index';
 import { stepWords, unitsShown } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
@@ -11,6 +11,57 @@ import { keptChoice, shownControl } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
 import { TextField } from '../../pieces/form/text-field';
 import { Appliances } from './appliances';
+
+/** The unit of each kind of figure, and the name under which the household keeps it. */
+const UNITS: readonly {
+  readonly name: string;
+  readonly kind: keyof UnitChoices;
+  readonly kept: keyof Household;
+  readonly options: readonly Choice[];
+}[] = [
+  {
+    name: 'Pressure in',
+    kind: 'pressure',
+    kept: 'pressureUnit',
+    options: ['psi', 'kPa', 'bar'].map((value) => ({ value, words: value })),
+  },
+  {
+    name: 'Mass in',
+    kind: 'mass',
+    kept: 'massUnit',
+    options: [
+      { value: 'g', words: 'grams and kilograms' },
+      { value: 'oz', words: 'ounces and pounds' },
+    ],
+  },
+  {
+    name: 'Warmth in',
+    kind: 'temperature',
+    kept: 'temperatureUnit',
+    options: [
+      { value: 'C', words: '°C' },
+      { value: 'F', words: '°F' },
+    ],
+  },
+  {
+    name: 'Volume in',
+    kind: 'volume',
+    kept: 'volumeUnit',
+    options: [
+      { value: 'ml', words: 'milliliters and liters' },
+      { value: 'cup', words: 'cups and quarts' },
+    ],
+  },
+  {
+    name: 'Length in',
+    kind: 'length',
+    kept: 'lengthUnit',
+    options: [
+      { value: 'mm', words: 'millimeters and meters' },
+      { value: 'inch', words: 'inches and feet' },
+    ],
+  },
+];
 
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
@@ -26,27 +77,15 @@ export class Settings {
   private readonly night = inject(Night);
   protected readonly house = this.store.household;
 
-  protected readonly pressureUnits: readonly Choice<Household['pressureUnit']>[] = [
-    { value: 'psi', words: 'psi' },
-    { value: 'kPa', words: 'kPa' },
-    { value: 'bar', words: 'bar' },
-  ];
-  protected readonly massUnits: readonly Choice<Household['massUnit']>[] = [
-    { value: 'g', words: 'grams and kilograms' },
-    { value: 'oz', words: 'ounces and pounds' },
-  ];
-  protected readonly temperatureUnits: readonly Choice<UnitChoices['temperature']>[] = [
-    { value: 'C', words: '°C' },
-    { value: 'F', words: '°F' },
-  ];
-  protected readonly volumeUnits: readonly Choice<UnitChoices['volume']>[] = [
-    { value: 'ml', words: 'milliliters and liters' },
-    { value: 'cup', words: 'cups and quarts' },
-  ];
-  protected readonly lengthUnits: readonly Choice<UnitChoices['length']>[] = [
-    { value: 'mm', words: 'millimeters and meters' },
-    { value: 'inch', words: 'inches and feet' },
-  ];
+  protected readonly units = UNITS.map(({ name, kind, kept, options }) => ({
+    name,
+    options,
+    control: keptChoice<string>(
+      METRIC_UNITS[kind],
+      () => unitsShown()[kind],
+      (unit) => this.keep({ [kept]: unit }),
+    ),
+  }));
   protected readonly steps = computed<readonly Choice[]>(() =>
     ['0.01', '0.1', '1', '5'].map((value) => ({ value, words: stepWords(Number(value)) })),
   );
@@ -92,31 +131,6 @@ export class Settings {
         ];
   });
 
-  protected readonly pressureUnit = keptChoice(
-    'psi',
-    () => this.house()?.pressureUnit,
-    (pressureUnit) => this.keep({ pressureUnit }),
-  );
-  protected readonly massUnit = keptChoice(
-    'g',
-    () => this.house()?.massUnit,
-    (massUnit) => this.keep({ massUnit }),
-  );
-  protected readonly temperatureUnit = keptChoice(
-    'C',
-    () => unitsShown().temperature,
-    (temperatureUnit) => this.keep({ temperatureUnit }),
-  );
-  protected readonly volumeUnit = keptChoice(
-    'ml',
-    () => unitsShown().volume,
-    (volumeUnit) => this.keep({ volumeUnit }),
-  );
-  protected readonly lengthUnit = keptChoice(
-    'mm',
-    () => unitsShown().length,
-    (lengthUnit) => this.keep({ lengthUnit }),
-  );
   protected readonly step = keptChoice(
     '1',
     () => String(this.house()?.scaleStepG ?? 1),

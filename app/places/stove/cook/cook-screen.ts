@@ -17,7 +17,6 @@ import {
   USUAL_TARGET_F0,
   cookRun,
   cookRunIfBack,
-  formatNumber,
   heldMs,
   middleF0,
   middleF0Until,
@@ -226,14 +225,6 @@ export class CookScreen {
   protected say(step: CookStep, carryOn?: boolean): void {
     this.askingHow.set(false);
     void this.journal.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
-  }
-
-  protected whole(value: number): string {
-    return formatNumber(value);
-  }
-
-  protected one(value: number): string {
-    return formatNumber(value, 1);
   }
 
   protected async correct(entryId: EntryId): Promise<void> {

@@ -5,18 +5,18 @@ import {
   FAULTS,
   formatNumber,
   measuredAir,
-  parseIn,
   type CookChannel,
   type CookView,
   type Fault,
   unlessRefused,
 } from '../../../../core/index';
-import { degreesWords, pressureWords, shownUnit, temperatureWords } from '../../../data/words/measure-words';
+import { degreesWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { Instruments } from '../../../data/devices/instruments';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { shortTime } from '../../../data/words/words';
 import { AskNumber } from '../../../pieces/form/ask-number';
+import { readIn } from '../../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
 import { Fold } from '../../../pieces/fold';
 
@@ -151,7 +151,7 @@ export class InstrumentPanel {
       return '';
     }
     return unlessRefused(() => {
-      const celsius = parseIn(this.typed(), { label: 'Steam' }, '°C', shownUnit('°C').sign);
+      const celsius = readIn(this.typed(), { label: 'Steam' }, '°C');
       const air = measuredAir(Math.min(Math.max(celsius, 0), 150), cook.gaugeKPa + cook.atmosphereKPa);
       return air < 0.02
         ? 'Pure steam at this pressure.'

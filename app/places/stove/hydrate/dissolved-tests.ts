@@ -8,18 +8,11 @@ import {
   signal,
 } from '@angular/core';
 import { FormControl } from '@angular/forms';
-import {
-  doseFor,
-  formatNumber,
-  nextDrops,
-  parseIn,
-  type BatchView,
-  unlessRefused,
-} from '../../../../core/index';
-import { shownUnit, volumeWords, weighedWords } from '../../../data/words/measure-words';
+import { doseFor, formatNumber, nextDrops, type BatchView, unlessRefused } from '../../../../core/index';
+import { volumeWords, weighedWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { checkedBy, typedNumber } from '../../../pieces/form/checked-by';
+import { checkedBy, readIn, typedNumber } from '../../../pieces/form/checked-by';
 import { isSound } from '../../../pieces/form/form-state';
 import { TextField } from '../../../pieces/form/text-field';
 import { AskNumber } from '../../../pieces/form/ask-number';
@@ -160,8 +153,6 @@ export class DissolvedTests {
 
   private typedMl(): number | undefined {
     const text = this.leftText();
-    return text === ''
-      ? undefined
-      : unlessRefused(() => parseIn(text, { label: 'Left' }, 'ml', shownUnit('ml').sign), undefined);
+    return text === '' ? undefined : unlessRefused(() => readIn(text, { label: 'Left' }, 'ml'), undefined);
   }
 }

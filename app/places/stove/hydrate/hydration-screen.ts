@@ -13,18 +13,18 @@ import {
   MINUTE_MS,
   durationWords,
   formatNumber,
-  parseIn,
   weighedMoisture,
   type BatchView,
   unlessRefused,
 } from '../../../../core/index';
-import { amountWords, shownUnit, volumeWords } from '../../../data/words/measure-words';
+import { amountWords, volumeWords } from '../../../data/words/measure-words';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
+import { readIn } from '../../../pieces/form/checked-by';
 import { Keys } from '../../../data/devices/keys';
 import { DissolvedTests } from './dissolved-tests';
 import { hydrationClock } from './hydration-clock';
@@ -152,18 +152,13 @@ export class HydrationScreen {
   protected readonly readMass = (text: string): number => {
     // Below its dry matter it cannot weigh: that is refused here.
     this.moistureOf(text);
-    return massOf(text);
+    return readIn(text, 'drainedMass', 'g');
   };
 
   protected readonly weigh = (massG: number): Promise<boolean> =>
     this.journal.say({ kind: 'weighed', batchId: this.view().batch.id, massG });
 
   private moistureOf(text: string): number {
-    return weighedMoisture(massOf(text), this.view().batch.plan?.dryMatterG ?? 0);
+    return weighedMoisture(readIn(text, 'drainedMass', 'g'), this.view().batch.plan?.dryMatterG ?? 0);
   }
-}
-
-/** @throws CoreError */
-function massOf(text: string): number {
-  return parseIn(text, 'drainedMass', 'g', shownUnit('g').sign);
 }

@@ -5,18 +5,18 @@ import {
   correctMix,
   formatNumber,
   moistureOf,
-  parseIn,
   unlessRefused,
   type BatchView,
   type Material,
 } from '../../../../core/index';
-import { amountWords, shownUnit, weighedWords } from '../../../data/words/measure-words';
+import { amountWords, weighedWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { ChoiceField } from '../../../pieces/form/choice-field';
 import { keptChoice } from '../../../pieces/form/form-state';
 import { AskNumber } from '../../../pieces/form/ask-number';
+import { readIn } from '../../../pieces/form/checked-by';
 
 const SQUEEZES = [
   { result: 'dry', words: 'Crumbles', hint: 'not one drop' },
@@ -142,10 +142,7 @@ export class MixTests {
   });
   protected readonly afterWords = computed(() => {
     const { mixed } = this.view();
-    const addedG = unlessRefused(
-      () => parseIn(this.typed(), { label: 'Added' }, 'g', shownUnit('g').sign),
-      0,
-    );
+    const addedG = unlessRefused(() => readIn(this.typed(), { label: 'Added' }, 'g'), 0);
     if (mixed === undefined || addedG <= 0) {
       return '';
     }
