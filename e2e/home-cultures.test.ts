@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addCulture, blank, button, cookToPressure, furnish, go, pass, visit } from './house.js';
+import { BEGIN, addCulture, blank, button, cookToPressure, furnish, go, pass, visit } from './house.js';
 
 /** A batch of a formula, brought from the Desk to the Stove. */
 async function plan(page: Page, group: RegExp, formula: string, count: string, code: string): Promise<void> {
@@ -37,7 +37,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await go(page, 'Box');
     await addCulture(page, 'BP-Test', '10');
     await expect(page.getByText('cool to the middle')).toBeVisible();
-    await button(page, /^Begin/).click();
+    await button(page, BEGIN).click();
     for (let dish = 0; dish < 3; dish++) {
       await button(page, 'Done, next').click();
     }
@@ -52,8 +52,8 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await cookShort(page);
     await visit(page, '/box');
     await button(page, /^A1-1/).click();
-    await expect(page.getByText('17 ml left').or(page.getByText('20 ml left')).first()).toBeVisible();
-    await button(page, /^Begin/).click();
+    await expect(page.getByText('40 wedges left').first()).toBeVisible();
+    await button(page, BEGIN).click();
     await button(page, 'Done, next').click();
     await expect(page.getByText('It is done.')).toBeVisible();
   });
@@ -74,7 +74,7 @@ test('plates and broth made here become cultures that feed grain', async ({ page
     await pass(page, 14 * 60);
     await visit(page, '/box');
     await button(page, /^L2-1/).click();
-    await button(page, /^Begin/).click();
+    await button(page, BEGIN).click();
     await button(page, 'Done, next').click();
     await expect(page.getByText('It is done.')).toBeVisible();
     await visit(page, '/ledger?tab=lineage&open=G1-1');

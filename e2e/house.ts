@@ -139,3 +139,6 @@ export async function readyToInoculate(page: Page): Promise<void> {
   await pass(page, 12 * 60);
   await expect(page.getByText('cool to the middle')).toBeVisible();
 }
+
+/** The one deed that goes to work at the Box, whatever is to be read or passed over before. */
+export const BEGIN = /^(Begin|All read, begin|Go on all the same)/;

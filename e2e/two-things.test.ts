@@ -1,6 +1,17 @@
 import { expect, test } from '@playwright/test';
 import { take } from './hands.js';
-import { blank, button, cookToPressure, furnish, go, openDemo, pass, prepareGrain, visit } from './house.js';
+import {
+  BEGIN,
+  blank,
+  button,
+  cookToPressure,
+  furnish,
+  go,
+  openDemo,
+  pass,
+  prepareGrain,
+  visit,
+} from './house.js';
 
 test('two things at the Stove: one large, the other a card; the screen never swaps them itself', async ({
   page,
@@ -96,7 +107,7 @@ test('a sitting at the Box survives a reload in mid-work', async ({ page }) => {
   await page.keyboard.press('3');
   await page.getByLabel('A thermometer on the glass shows').fill('24');
   await button(page, 'Note it').click();
-  await button(page, /^Begin/).click();
+  await button(page, BEGIN).click();
   await button(page, 'Done, next').click();
   await expect(page.getByText('jar 2 of 8')).toBeVisible();
   await page.reload();
@@ -169,7 +180,7 @@ test.describe('on a phone', () => {
     await button(page, /^Heat off/).tap();
     await button(page, /^Open/).tap();
     await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
-    await page.goto('/demo/box?work=G28:1.2&source=L12-1&dose=2');
+    await page.goto('/demo/box?work=G28:1.2*L12-1*2');
     await expect(page.getByText('jar 1 of 2')).toBeVisible();
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
     await expect(page.getByRole('region', { name: 'Today' })).toBeHidden();

@@ -17,29 +17,43 @@ import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
 import { format } from 'date-fns';
 import {
+  BrothLook,
   DAY_MS,
   Contaminant,
   expectedFraction,
   forecastVessel,
+  formOf,
   formatNumber,
+  givesOn,
+  isGrownEnough,
   isRunFull,
   lastFraction,
+  type EntryOf,
   type Photo,
   type Place,
+  type Radius,
   type VesselView,
 } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
 import { photoFrom } from '../data/devices/photo';
+import { HouseStore } from '../data/store/house-store';
+import { BROTH_WORDS } from '../data/words/culture-words';
+import { keepingWords } from '../data/views/culture-stand';
 import { PhotoStore } from '../data/store/photo-store';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, dayWords, rangeWords } from '../data/words/words';
 import { Keys } from '../data/devices/keys';
+import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
+import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
 import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
+
+/** What was seen at one look. */
+type Seen = Partial<Pick<EntryOf<'inspected'>, 'fraction' | 'suspect' | 'radii' | 'broth'>>;
 
 const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 
@@ -53,6 +67,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
     MatMenu,
     MatMenuItem,
     MatMenuTrigger,
+    PlateLook,
     Plaque,
     RouterLink,
     TextField,
@@ -73,9 +88,15 @@ export class VesselInspector {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly photos = inject(PhotoStore);
+  private readonly store = inject(HouseStore);
+  private readonly dialogs = inject(Dialogs);
 
   protected readonly levels = LEVELS;
   protected readonly kinds = Contaminant.options.map((kind) => ({ kind, ...CONTAMINANT_WORDS[kind] }));
+  protected readonly brothLooks = BrothLook.options.map((look) => ({
+    look,
+    words: capital(BROTH_WORDS[look]),
+  }));
   protected readonly suspecting = signal(false);
   protected readonly note = new FormControl('', { nonNullable: true });
   protected readonly noteText = valueOf(this.note);
@@ -84,6 +105,21 @@ export class VesselInspector {
   private readonly photo = signal<Photo | undefined>(undefined);
   protected readonly hasPhoto = computed(() => this.photo() !== undefined);
 
+  protected readonly form = computed(() => formOf(this.vessel().batch));
+  /** What runs through a vessel and is judged by how far. */
+  protected readonly isRun = computed(() => ['grain', 'bulk'].includes(this.form()));
+  protected readonly givesOn = computed(() => givesOn(this.vessel()) && isGrownEnough(this.vessel()));
+  protected readonly canWrap = computed(
+    () =>
+      ['plate', 'slant'].includes(this.form()) &&
+      this.vessel().state.wrappedAt === undefined &&
+      this.isRunning(),
+  );
+  /** What is known of a culture beside how it looks: its test, its generation, how long it keeps. */
+  protected readonly standing = computed(() => {
+    const [house, vessel] = [this.store.house(), this.vessel()];
+    return house === undefined || this.isRun() ? '' : keepingWords(vessel, house, this.time.minute());
+  });
   protected readonly fraction = computed(() => lastFraction(this.vessel()));
   protected readonly forecast = computed(() => forecastVessel(this.vessel()));
   protected readonly expected = computed(() => {
@@ -221,6 +257,29 @@ export class VesselInspector {
     }
   }
 
+  /** Growth along some sectors, or only a look at which nothing foreign was seen. */
+  protected measured(radii: readonly Radius[]): Promise<void> {
+    return this.save(radii.length === 0 ? {} : { radii: [...radii] });
+  }
+
+  protected lookedLike(broth: BrothLook): Promise<void> {
+    return this.save({ broth });
+  }
+
+  protected swirl(): void {
+    void this.journal.say({ kind: 'swirled', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected wrap(): void {
+    void this.journal.say({ kind: 'wrapped', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected async drawOff(): Promise<void> {
+    await this.dialogs.open(() => import('./draw-off').then((m) => m.DrawOffDialog), {
+      data: this.vessel().vessel.id,
+    });
+  }
+
   protected shake(): void {
     void this.journal.say({ kind: 'shaken', vesselIds: [this.vessel().vessel.id] });
   }
@@ -229,7 +288,7 @@ export class VesselInspector {
     void this.journal.say({ kind: 'moved', vesselIds: [this.vessel().vessel.id], place });
   }
 
-  private async save(seen: { fraction?: number; suspect?: Contaminant }): Promise<void> {
+  private async save(seen: Seen): Promise<void> {
     const photo = this.photo();
     const note = this.noteText().trim() || undefined;
     const saved = await this.journal.say(
@@ -248,4 +307,8 @@ export class VesselInspector {
       this.looked.emit();
     }
   }
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -125,7 +125,7 @@ describe('the frame', () => {
   it('knows gloved work by its address', async () => {
     setup = await demoHouse(worker);
     const frame = await render(Frame);
-    await TestBed.inject(Router).navigateByUrl('/box?work=G28:1&source=L12-1&dose=2');
+    await TestBed.inject(Router).navigateByUrl('/box?work=G28:1*L12-1*2');
     await frame.settle();
     expect(frame.host.classList).toContain('in-work');
     await TestBed.inject(Router).navigateByUrl('/box');

@@ -32,7 +32,7 @@ describe('a code leads to where the vessel stands', () => {
     ['G28', 'stove'],
     ['g27-3', 'shelf'],
     ['B28-2', 'tent'],
-    ['L6', 'box'],
+    ['L6', 'shelf'],
     ['B12-1', 'ledger'],
     ['G99', undefined],
     ['G27-99', undefined],

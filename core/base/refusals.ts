@@ -182,12 +182,15 @@ export interface Refusals {
   };
   'put-away': object;
   'wrong-phase': { readonly code: string; readonly phase: string; readonly wanted: WantedOfVessel };
+  'feeds-itself': { readonly code: string };
+  /** A part of a dish that is not there, or was sown before. */
+  'part-sown': { readonly code: string; readonly part: number; readonly parts: number };
   'wrong-step': { readonly step: string; readonly allowed: readonly string[] };
   'wrong-dose-unit': { readonly unit: string; readonly wanted: string };
   'bad-dose': {
     readonly each: number;
     readonly most: number;
-    readonly unit: 'ml' | 'g';
+    readonly unit: 'ml' | 'g' | 'wedge' | 'scrape' | 'piece';
     readonly sources: readonly string[];
     readonly remaining: number;
     readonly vessels: number;

@@ -1,7 +1,7 @@
 import { groupBy } from '../base/collections.js';
 import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
 import type { Appliance, Household, VesselType } from '../record/definitions.js';
-import type { Batch } from '../record/batch.js';
+import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { inCooker, placesNeeded } from './in-cooker.js';
 import { planCook, type CookPlan } from './programme.js';
@@ -100,7 +100,7 @@ export function planDay(
 /** Batches share a cook only when medium, vessel and hold are the same: then their places can be counted together. */
 function programmeOf(batch: Batch): string {
   const { vessel } = inCooker(batch);
-  return `${vessel.id}, ${tradeHold(vessel, batch.stage).words}`;
+  return `${vessel.id}, ${tradeHold(vessel, mediumOf(batch)).words}`;
 }
 
 function packed(
@@ -193,7 +193,7 @@ function planOf(load: Load, house: Pick<Household, 'altitudeM' | 'barometerKPa' 
       vessel: inCooker(piece.waiting.batch).vessel,
       count: piece.places,
       vesselWetG: piece.wetG,
-      stage: piece.waiting.batch.stage,
+      stage: mediumOf(piece.waiting.batch),
     }),
   );
   return plans.reduce((slow, p) => (p.holdMinutes > slow.holdMinutes ? p : slow));
@@ -264,7 +264,7 @@ function whyNot(
     return { kind: 'noPlace', vessel };
   }
   try {
-    planCook({ appliance: able, house, vessel, count: 1, vesselWetG: wetG, stage: waiting.batch.stage });
+    planCook({ appliance: able, house, vessel, count: 1, vesselWetG: wetG, stage: mediumOf(waiting.batch) });
     return { kind: 'notTogether' };
   } catch (error) {
     if (isRefusal(error)) {

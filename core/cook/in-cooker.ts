@@ -1,4 +1,4 @@
-import type { Batch, BatchPlan } from '../record/batch.js';
+import { mediumOf, type Batch, type BatchPlan } from '../record/batch.js';
 import type { VesselType } from '../record/definitions.js';
 import type { Contents } from './load-model.js';
 
@@ -26,7 +26,12 @@ export function contentsOf(batch: Pick<Batch, 'vessel' | 'stage' | 'plan'>): Con
     return undefined;
   }
   const { vessel, wetG } = inCooker(batch);
-  return { vessel, stage: batch.stage, wetG, fill: vessel === batch.vessel ? batch.plan.fill : undefined };
+  return {
+    vessel,
+    stage: mediumOf(batch),
+    wetG,
+    fill: vessel === batch.vessel ? batch.plan.fill : undefined,
+  };
 }
 
 /** Places in the cooker that so many vessels take. */

@@ -1,2 +1,15 @@
-export { usualDoseMl, usualSpawnG } from './dose.js';
+export { heldAtFirst, unitOf, usualContent, wedgesOf } from './amounts.js';
+export { DEAD_ML, drawOff, type DrawOff } from './draw-off.js';
+export { formOf, type CultureForm } from './form.js';
+export { keepsDays, type Keeping } from './keeping.js';
+export { fitLine, radialGrowth, type LineFit, type RadialGrowth, type RadiusMark } from './radial-growth.js';
+export { RECEIVED_IN, receivedAs } from './received-as.js';
 export { shippedSpecies } from './shipped-species.js';
+export {
+  formsFedBy,
+  formsThatFeed,
+  transferOf,
+  type KindOfWork,
+  type Medium,
+  type UsualDose,
+} from './transfers.js';

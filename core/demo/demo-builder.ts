@@ -1,3 +1,4 @@
+import { receivedAs } from '../culture/received-as.js';
 import { planCook } from '../cook/programme.js';
 import { stepsOf } from '../formula/hydration.js';
 import { resolveFormula } from '../formula/resolve.js';
@@ -6,9 +7,11 @@ import { adviseTreatment } from '../formula/treatment.js';
 import { withSchool } from '../formula/with-school.js';
 import { buildHouse } from '../house/derive/build-house.js';
 import { checkEntry } from '../house/check-entry.js';
-import { makeBatch, makeCook, receiveCulture, type NewBatch } from '../house/make.js';
+import { makeBatch, makeCook, receiveCulture, type NewBatch, type NewCulture } from '../house/make.js';
+import { mediumOf } from '../record/batch.js';
 import type { Household } from '../record/definitions.js';
 import type { Contaminant, CookStep, Entry } from '../record/entry.js';
+import type { CultureUnit, Holds } from '../record/culture.js';
 import type { CookId, EntryId, VesselId } from '../record/ids.js';
 import { newId, seededRandom } from '../record/new-id.js';
 import type { Records } from '../record/tables.js';
@@ -57,16 +60,17 @@ export class DemoBuilder {
     this.records.entries.push(entry);
   }
 
+  /** A culture that comes in; without an isolate, what it is fed from names it. */
   culture(
     atMs: number,
     number: number,
     vesselTypeId: string,
-    isolateId: string,
-    contentsMl: number,
-    count = 1,
+    holds: Holds,
+    more: Partial<Pick<NewCulture, 'isolateId' | 'count' | 'origin'>> = {},
   ): readonly VesselId[] {
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
-    return this.keep(receiveCulture({ vessel, isolateId, contentsMl, count }, number, this.context(atMs)));
+    const stage = receivedAs(vesselTypeId);
+    return this.keep(receiveCulture({ stage, vessel, holds, count: 1, ...more }, number, this.context(atMs)));
   }
 
   /** Makes a batch and brings it through all its steps; the last is done `readyMs`. */
@@ -125,7 +129,7 @@ export class DemoBuilder {
       vessel: first.batch.vessel,
       count: vesselIds.length,
       vesselWetG: first.batch.plan!.vesselWetG,
-      stage: first.batch.stage,
+      stage: mediumOf(first.batch),
     });
     const { cook, entry } = makeCook(
       appliance,
@@ -156,14 +160,21 @@ export class DemoBuilder {
     return cook.id;
   }
 
-  inoculate(atMs: number, vesselIds: readonly VesselId[], source: VesselId, doseMl: number): void {
+  inoculate(
+    atMs: number,
+    vesselIds: readonly VesselId[],
+    source: VesselId,
+    doseEach: number,
+    doseUnit: CultureUnit = 'ml',
+    more: { readonly sector?: string; readonly drawn?: true } = {},
+  ): void {
     this.say(atMs, {
       kind: 'inoculated',
       vesselIds: [...vesselIds],
       sourceVesselIds: [source],
-      doseEach: doseMl,
-      doseUnit: 'ml',
-      flamed: true,
+      doseEach,
+      doseUnit,
+      ...more,
     });
   }
 

@@ -55,6 +55,7 @@ export function hollinRow(
   const spawn = addSummer(demo, day, cultures);
   addTent(demo, day, spawn);
   addShelf(demo, day, cultures);
+  addCultureWork(demo, day, cultures);
   addToday(demo, nowMs);
   return { ...demo.records, readings: tentClimate(nowMs) };
 }
@@ -91,26 +92,46 @@ type DayAt = (daysAgo: number, hour: number) => number;
 type Cultures = ReturnType<typeof addCultures>;
 
 function addCultures(demo: DemoBuilder, day: DayAt) {
-  const a3 = demo.culture(day(152, 11), 3, 'culture-dish', 'bp-alder', 20);
-  const a12 = demo.culture(day(132, 10), 12, 'culture-dish', 'bp-alder', 20, 5);
-  demo.inoculate(day(132, 11), a12, a3[0]!, 1);
-  const broth = (daysAgo: number, number: number, isolate: string, ml: number) =>
-    demo.culture(day(daysAgo, 18), number, 'culture-jar', isolate, ml);
-  const l5 = broth(116, 5, 'bp-alder', 300);
-  const l6 = broth(116, 6, 'bp-alder', 300);
-  const l7 = broth(115, 7, 'bp-alder', 600);
-  const l8 = broth(114, 8, 'ko-sill', 300);
+  const [a3] = demo.culture(
+    day(152, 11),
+    3,
+    'culture-dish',
+    { amount: 40, unit: 'wedge' },
+    {
+      isolateId: 'bp-alder',
+      origin: { how: 'swap', from: 'a neighbor’s plate', transfers: 1 },
+    },
+  );
+  const plates = demo.culture(day(132, 10), 12, 'culture-dish', { amount: 40, unit: 'wedge' }, { count: 5 });
+  demo.inoculate(day(132, 11), plates, a3!, 1, 'wedge');
+  const broth = (daysAgo: number, number: number, ml: number, isolateId?: string) =>
+    demo.culture(
+      day(daysAgo, 18),
+      number,
+      'culture-jar',
+      { amount: ml, unit: 'ml' },
+      isolateId === undefined ? {} : { isolateId },
+    )[0]!;
+  const l5 = broth(116, 5, 300);
+  const l6 = broth(116, 6, 300);
+  const l7 = broth(115, 7, 600);
+  const l8 = broth(114, 8, 300, 'ko-sill');
   for (const [index, jar] of [l5, l6, l7].entries()) {
-    demo.inoculate(day(115, 19), jar, a12[index]!, 1);
+    demo.inoculate(day(115, 19), [jar], plates[index]!, 1, 'wedge');
   }
+  demo.say(day(114, 9), { kind: 'wrapped', vesselIds: [...plates] });
+  demo.say(day(114, 9.1), { kind: 'moved', vesselIds: [...plates, a3!], place: 'fridge' });
+  demo.say(day(100, 9), { kind: 'moved', vesselIds: [l5, l6, l7], place: 'fridge' });
   return {
-    l5: l5[0]!,
-    l6: l6[0]!,
-    l7: l7[0]!,
-    l8: l8[0]!,
-    l9: broth(58, 9, 'cn-ridge', 600)[0]!,
-    l10: broth(45, 10, 'sh-crate', 300)[0]!,
-    l12: broth(26, 12, 'ko-sill', 350)[0]!,
+    a3: a3!,
+    plates,
+    l5,
+    l6,
+    l7,
+    l8,
+    l9: broth(58, 9, 600, 'cn-ridge'),
+    l10: broth(45, 10, 300, 'sh-crate'),
+    l12: broth(26, 12, 350.5, 'ko-sill'),
   };
 }
 
@@ -249,6 +270,63 @@ function addShelf(demo: DemoBuilder, day: DayAt, c: Cultures): void {
     0.22,
   );
   demo.look(day(1, 9), [...middle, ...late], 0.33);
+}
+
+/**
+ * Plates with their sectors, a slant, syringes from a bottle, a broth with its plate test and one that still grows, and a
+ * shiitake of which there is one master and nothing else. Poured plates and tubes are bought ready.
+ */
+function addCultureWork(demo: DemoBuilder, day: DayAt, c: Cultures): void {
+  const poured = (daysAgo: number, number: number, count: number) =>
+    demo.culture(day(daysAgo, 10), number, 'culture-dish', { amount: 40, unit: 'wedge' }, { count });
+  const [slant] = demo.culture(day(110, 10), 13, 'culture-slant', { amount: 6, unit: 'wedge' });
+  demo.inoculate(day(110, 11), [slant!], c.plates[0]!, 1, 'wedge');
+  demo.say(day(98, 9), { kind: 'moved', vesselIds: [slant!], place: 'fridge' });
+  demo.say(day(70, 9), { kind: 'discarded', vesselIds: [...c.plates], reason: 'driedOut' });
+  demo.culture(
+    day(64, 10),
+    14,
+    'culture-slant',
+    { amount: 6, unit: 'wedge' },
+    {
+      isolateId: 'sh-crate',
+      origin: { how: 'swap', from: 'the supper club', transfers: 3 },
+    },
+  );
+  demo.say(day(12, 19), { kind: 'discarded', vesselIds: [c.l10], reason: 'spent' });
+
+  const syringes = demo.culture(day(20, 19), 13, 'culture-syringe', { amount: 10, unit: 'ml' }, { count: 4 });
+  demo.inoculate(day(20, 19), syringes, c.l9, 10.1, 'ml', { drawn: true });
+  demo.say(day(20, 19.1), { kind: 'moved', vesselIds: [...syringes], place: 'fridge' });
+
+  const [test] = poured(14, 31, 1);
+  demo.inoculate(day(14, 10.5), [test!], c.l12, 0.5);
+  demo.say(day(11, 8.7), { kind: 'inspected', vesselIds: [test!] });
+  demo.say(day(8, 8.7), { kind: 'inspected', vesselIds: [test!], note: 'White and even, nothing else.' });
+
+  const sectors = poured(12, 32, 3);
+  demo.inoculate(day(12, 10.5), sectors, slant!, 1, 'wedge');
+  const read = (daysAgo: number, plate: number, mm: readonly [number, number, number, number]) => {
+    demo.say(day(daysAgo, 8.8 + plate / 100), {
+      kind: 'inspected',
+      vesselIds: [sectors[plate]!],
+      radii: ['north', 'east', 'south', 'west'].map((sector, i) => ({ sector, mm: mm[i]! })),
+    });
+  };
+  for (const [daysAgo, grown] of [
+    [8, 1],
+    [5, 2],
+    [2, 3],
+  ] as const) {
+    read(daysAgo, 0, [1 + 9 * grown, 8 * grown, 2 + 7 * grown, 7 * grown]);
+    read(daysAgo, 1, [7 * grown, 1 + 8 * grown, 7 * grown, 1 + 6 * grown]);
+  }
+  demo.say(day(5, 8.9), { kind: 'inspected', vesselIds: [sectors[2]!], suspect: 'greenMold' });
+
+  const [growing] = demo.culture(day(6, 19), 14, 'culture-jar', { amount: 300, unit: 'ml' });
+  demo.inoculate(day(6, 19.2), [growing!], sectors[0]!, 1, 'wedge', { sector: 'north' });
+  demo.say(day(1, 20), { kind: 'swirled', vesselIds: [growing!] });
+  demo.say(day(1, 20.1), { kind: 'inspected', vesselIds: [growing!], broth: 'threads' });
 }
 
 /** The canner is on: eight quarts of wheat, 52 minutes into the hold at the moment of loading. */

@@ -10,8 +10,6 @@ import {
   scaleFormula,
   shippedDefinitions,
   tradeHold,
-  usualDoseMl,
-  usualSpawnG,
   vesselsFor,
 } from '../index.js';
 import { START_MS } from '../testing/sample-house.js';
@@ -118,13 +116,5 @@ describe('what ships', () => {
       });
       expect(ahead.fullDay).withContext(species.id).toBeLessThan(before.fullDay);
     }
-  });
-});
-
-describe('usual doses', () => {
-  it('are 2 ml a quart, 1 ml a pint, and 340 g of spawn for a five-pound block', () => {
-    expect(usualDoseMl(946)).toBe(2);
-    expect(usualDoseMl(473)).toBe(1);
-    expect(usualSpawnG(2268)).toBe(340);
   });
 });

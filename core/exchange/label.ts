@@ -1,3 +1,4 @@
+import { formOf, type CultureForm } from '../culture/form.js';
 import type { VesselView } from '../house/derive/house.js';
 
 /** What stands on a label. All of it is plain text from the records. */
@@ -12,7 +13,16 @@ export interface LabelContent {
   readonly link: string;
 }
 
-const STAGE_WORDS = { agar: 'agar', liquid: 'liquid culture', grain: 'grain spawn', bulk: 'block' } as const;
+const FORM_WORDS: Readonly<Record<CultureForm, string>> = {
+  print: 'spore print',
+  spores: 'spores',
+  tissue: 'tissue',
+  plate: 'agar',
+  slant: 'slant',
+  broth: 'liquid culture',
+  grain: 'grain spawn',
+  bulk: 'block',
+};
 
 /**
  * Labels for vessels, inoculated or not.
@@ -30,7 +40,7 @@ export function labelContent(
   return {
     code: vessel.code,
     species: vessel.species === undefined ? 'not inoculated' : `${vessel.species.name}${isolate}`,
-    stage: STAGE_WORDS[batch.stage],
+    stage: FORM_WORDS[formOf(batch)],
     date: options.formatDate(state.inoculatedAt ?? state.madeAt ?? batch.madeAt),
     source: sources.map((s) => s.code).join(', ') || vessel.batchCode,
     formula: batch.formula?.name ?? batch.vessel.name,

@@ -320,9 +320,12 @@ const FILLED: Readonly<Record<VesselType['kind'], string>> = {
   bag: 'bags',
   bottle: 'bottles',
   dish: 'bottles',
+  slant: 'tubes',
   syringe: 'syringes',
   tray: 'trays',
   tub: 'tubs',
+  print: 'prints',
+  mushroom: 'mushrooms',
 };
 
 /** The steps of a batch: how its formula is hydrated, how it is made safe, and what was planned otherwise than usual. */

@@ -19,6 +19,7 @@ export function shippedVesselTypes(updatedAt: string): readonly VesselType[] {
     ...jars(common),
     ...bags(common),
     ...dishes(common),
+    ...slants(common),
     ...bottles(common),
     ...syringes(common),
     ...tubs(common),
@@ -105,7 +106,26 @@ function dishes(common: Common): VesselType[] {
     dish('dish-90', '90 mm dish', 86, 14, 20, 16),
     dish('dish-60', '60 mm dish', 55, 13, 8, 8),
     dish('dish-100', '100 mm dish', 94, 14, 24, 19),
-    dish('dish-three', 'three-part dish', 86, 14, 27, 18),
+    { ...dish('dish-three', 'three-part dish', 86, 14, 27, 18), compartments: 3 },
+  ];
+}
+
+function slants(common: Common): VesselType[] {
+  return [
+    {
+      ...common,
+      id: 'slant-20',
+      name: 'slant tube',
+      plural: 'slant tubes',
+      kind: 'slant',
+      capacityMl: 20,
+      // A third full, laid at an angle to set. From memory.
+      usualMl: 7,
+      fillLimit: 0.5,
+      usualFill: 0.35,
+      emptyG: 14,
+      source: 'nominal capacity; fill from memory',
+    },
   ];
 }
 
@@ -176,42 +196,48 @@ function tubs(common: Common): VesselType[] {
   ];
 }
 
-/** Vessels that cultures arrive in; they are not offered for filling. */
+/** What cultures arrive in, or are drawn into; none of it is offered for filling. */
 export function cultureVesselTypes(updatedAt: string): readonly VesselType[] {
-  const common = {
-    schemaVersion: 1 as const,
+  const culture = (
+    id: string,
+    name: string,
+    kind: VesselType['kind'],
+    capacityMl: number,
+    emptyG: number,
+    more: Pick<VesselType, 'diameterMm' | 'finishedG' | 'usualMl' | 'plural'> | object = {},
+  ): VesselType => ({
+    schemaVersion: 1,
     updatedAt,
     usualFill: 1,
     fillLimit: 1,
     source: 'nominal capacity',
-  };
+    id,
+    name,
+    plural: pluralOf(name),
+    kind,
+    capacityMl,
+    emptyG,
+    ...more,
+  });
   return [
-    {
-      ...common,
-      id: 'culture-syringe',
-      name: 'syringe',
-      plural: 'syringes',
-      kind: 'syringe',
-      capacityMl: 30,
-      emptyG: 12,
-    },
-    {
-      ...common,
-      id: 'culture-jar',
-      name: 'broth jar',
-      plural: 'broth jars',
-      kind: 'bottle',
-      capacityMl: 1000,
-      emptyG: 450,
-    },
-    {
-      ...common,
-      id: 'culture-dish',
-      name: 'dish',
-      plural: 'dishes',
-      kind: 'dish',
-      capacityMl: 25,
-      emptyG: 16,
-    },
+    culture('culture-syringe', 'broth syringe', 'syringe', 30, 12),
+    culture('culture-jar', 'broth jar', 'bottle', 1000, 450),
+    culture('culture-dish', 'dish', 'dish', 25, 16, { diameterMm: 86 }),
+    culture('culture-slant', 'slant', 'slant', 20, 14, { usualMl: 7 }),
+    culture('culture-spores', 'spore syringe', 'syringe', 30, 12, { usualMl: 10 }),
+    culture('culture-print', 'spore print', 'print', 1, 2),
+    culture('culture-mushroom', 'mushroom to clone', 'mushroom', 100, 1, { plural: 'mushrooms to clone' }),
+    culture('culture-grain-jar', 'jar of spawn', 'jar', 1000, 470, {
+      plural: 'jars of spawn',
+      usualFill: 2 / 3,
+    }),
+    culture('culture-grain-bag', 'bag of spawn', 'bag', 4000, 15, {
+      plural: 'bags of spawn',
+      finishedG: 1361,
+    }),
+    culture('culture-wood-bag', 'bag of sawdust spawn', 'bag', 6000, 20, {
+      plural: 'bags of sawdust spawn',
+      finishedG: 2268,
+    }),
   ];
 }

@@ -29,7 +29,7 @@ export function pourVolumeMl(depthMm: number, diameterMm: number): number {
 }
 
 const KINDS: Readonly<Record<Stage, readonly VesselType['kind'][]>> = {
-  agar: ['dish', 'bottle'],
+  agar: ['dish', 'slant', 'bottle'],
   liquid: ['jar', 'bottle', 'syringe'],
   grain: ['jar', 'bag'],
   bulk: ['bag', 'jar', 'tray', 'tub'],

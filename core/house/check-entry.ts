@@ -2,7 +2,7 @@ import { CoreError } from '../base/errors.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
 import type { House } from './derive/house.js';
-import { requirePossible, type World } from './rules.js';
+import { requirePossible, takingOf, type World } from './rules.js';
 import { DAY_MS, MINUTE_MS } from '../base/time.js';
 
 /** Clocks of two devices may differ by this much before a time counts as the future. */
@@ -40,7 +40,7 @@ function worldOf(house: House): World {
         view && {
           code: view.code,
           phase: view.state.phase,
-          isReceived: view.batch.contentsMl !== undefined,
+          taking: takingOf(view.batch, view.state),
           remaining: view.remaining,
           remainingUnit: view.remainingUnit,
           wetG: view.batch.plan?.vesselWetG ?? 0,

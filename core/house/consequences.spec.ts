@@ -36,6 +36,13 @@ describe('what follows from a correction', () => {
     expect(refused('wrong-phase', { wanted: 'opened' })(found[0]!.cause)).toBeTrue();
   });
 
+  it('names the steps of a cook whose load is struck', () => {
+    const load = fact('cookLoaded');
+    const found = consequencesOf(house, [strike(load.id)]);
+    const steps = found.filter((i) => i.fact.kind === 'cookStep' && i.fact.cookId === load.cookId);
+    expect(steps.length).toBe(6);
+  });
+
   it('goes on to what follows from those, until the rest stands', () => {
     const made = fact('batchMade', 3);
     const more = struckWith(house, [made.id], strike);

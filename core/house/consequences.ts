@@ -3,11 +3,11 @@ import type { Batch } from '../record/batch.js';
 import { byHappening, type Fact, type FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
-import { newVessel, tellVessel, type VesselDraft } from './derive/vessel-state.js';
+import { newVessel, standing, tellVessel, type VesselDraft } from './derive/vessel-state.js';
 import type { House } from './derive/house.js';
-import { remainingIn, takenFromEach } from './derive/remaining-in.js';
-import { factsAbout, vesselsNear } from './near.js';
-import { requirePossible, type World } from './rules.js';
+import { remainingIn, takenFrom } from './derive/remaining-in.js';
+import { cooksAround, factsAbout, vesselsNear } from './near.js';
+import { requirePossible, takingOf, type World } from './rules.js';
 import { withRows } from './derive/with-rows.js';
 
 /** A fact that cannot be true beside the others, and why. */
@@ -24,8 +24,10 @@ export interface Impossible {
 export function consequencesOf(house: House, corrections: readonly Entry[]): readonly Impossible[] {
   const then = withRows(house, { entries: corrections });
   const near = vesselsNear(house, then, corrections);
-  const before = new Set(impossibleOf(house, inOrder(factsAbout(house, near))).map((i): string => i.fact.id));
-  return impossibleOf(then, inOrder(factsAbout(then, near))).filter((i) => !before.has(i.fact.id));
+  const cooks = new Set([...cooksAround(house, near), ...cooksAround(then, near)]);
+  const about = (one: House) => inOrder(factsAbout(one, near, undefined, cooks));
+  const before = new Set(impossibleOf(house, about(house)).map((i): string => i.fact.id));
+  return impossibleOf(then, about(then)).filter((i) => !before.has(i.fact.id));
 }
 
 function inOrder(facts: ReadonlySet<Fact>): readonly Fact[] {
@@ -74,11 +76,11 @@ class Telling implements World {
       return undefined;
     }
     const { batch, number, draft, given } = known;
-    const { phase } = draft;
+    const { phase } = standing(draft, batch);
     return {
       code: `${this.house.codes.get(batch.id) ?? ''}-${number}`,
       phase,
-      isReceived: batch.contentsMl !== undefined,
+      taking: takingOf(batch, draft),
       ...remainingIn(batch, phase === 'gone', given),
       wetG: batch.plan?.vesselWetG ?? 0,
     };
@@ -113,10 +115,10 @@ class Telling implements World {
         this.takeStep(fact);
         return;
       case 'inoculated':
-        fact.sourceVesselIds.forEach((id) => {
+        new Set(fact.sourceVesselIds).forEach((id) => {
           const source = this.vessels.get(id);
           if (source !== undefined) {
-            source.given += takenFromEach(fact);
+            source.given += takenFrom(id, source.batch, fact);
           }
         });
         break;

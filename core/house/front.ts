@@ -1,7 +1,7 @@
 import { plainCode } from '../record/batch.js';
 import { ancestors } from '../record/lineage.js';
 import type { Entry } from '../record/entry.js';
-import type { CookId } from '../record/ids.js';
+import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { cooksOn } from './cooks-on.js';
 import { correctionsOf } from './derive/fact-index.js';
 import type { House } from './derive/house.js';
@@ -11,6 +11,8 @@ import { vesselsInHand } from './running.js';
 
 /** More entries are hardly read faster than all of them. Our choice. */
 const MOST_ENTRIES = 6000;
+/** What must be known of a vessel that fed something in hand and is not in hand itself. */
+const OF_ANCESTORS: ReadonlySet<Entry['kind']> = new Set(['batchMade', 'inoculated', 'discarded']);
 /** What was noted last, for the line that says so and for *Undo*. */
 const LATEST = 60;
 
@@ -28,12 +30,14 @@ export function frontOf(house: House): NewRows | undefined {
   // A cook may go on though all that was in it is given up.
   cooksOn(house).forEach(({ cook }) => index.ofCook.get(cook.id)?.forEach((f) => facts.add(f)));
   const vessels = new Set(inHand);
-  // What grows in a vessel is named by the first culture before it, however far back.
+  const batchOf = (id: VesselId) => index.ofBatch.get(vesselRows.get(id)?.batchId as BatchId);
+  // What grows in a vessel is named by the first culture before it, however far back; those that are gone must say so.
   for (const id of [...inHand].flatMap((v) => ancestors(house.lineage, v))) {
     if (!vessels.has(id)) {
       vessels.add(id);
       const own = index.ofVessel.get(id) ?? [];
-      own.forEach((f) => (f.kind === 'inoculated' || f.kind === 'batchMade') && facts.add(f));
+      own.forEach((f) => OF_ANCESTORS.has(f.kind) && facts.add(f));
+      batchOf(id)?.forEach((f) => f.kind === 'putAway' && facts.add(f));
     }
   }
   if (facts.size > MOST_ENTRIES) {

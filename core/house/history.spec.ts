@@ -6,7 +6,6 @@ import {
   isCorrection,
   newId,
   seededRandom,
-  sourcesFor,
   withRows,
   type Entry,
   type Fact,
@@ -109,40 +108,5 @@ describe('the history of', () => {
     const noted = [...records.entries, ...entries].filter((e) => !isCorrection(e));
     expect(all.length).toBe(noted.length);
     expect(all.filter((l) => l.stands !== undefined).length).toBe(corrected.facts.length);
-  });
-});
-
-describe('what can feed', () => {
-  const codes = (views: readonly VesselView[]) => views.map((v) => v.code);
-  it('a block is grain that has run full, is not suspect and has some left; the newest first', () => {
-    const block = house.batches.find((b) => b.batch.stage === 'bulk')!;
-    const sources = sourcesFor(block, house);
-    expect(sources.length).toBeGreaterThan(0);
-    for (const { batch, state, remaining } of sources) {
-      expect([batch.stage, state.phase, state.suspect]).toEqual(['grain', 'running', undefined]);
-      expect(state.marks.at(-1)!.fraction).toBeGreaterThanOrEqual(0.9);
-      expect(remaining).toBeGreaterThan(0);
-    }
-    const full = [...house.vesselById.values()].filter(
-      (v) =>
-        v.batch.stage === 'grain' &&
-        v.state.phase === 'running' &&
-        v.state.suspect === undefined &&
-        (v.state.marks.at(-1)?.fraction ?? 0) >= 0.95 &&
-        v.remaining > 50,
-    );
-    full.forEach((v) => expect(codes(sources)).toContain(v.code));
-  });
-
-  it('a jar of grain is broth; a plate does for broth, and grain never for grain', () => {
-    const jar = house.batches.find((b) => b.batch.stage === 'grain')!;
-    const sources = sourcesFor(jar, house);
-    expect(sources.length).toBeGreaterThan(0);
-    expect(sources.every((v) => v.batch.stage === 'liquid' && v.remaining > 0)).toBeTrue();
-    const broth = house.batches.find((b) => b.batch.stage === 'liquid')!;
-    expect(sourcesFor(broth, house).some((v) => v.batch.stage === 'agar')).toBeTrue();
-    // What fed bad jars comes last.
-    const l6 = codes(sources).indexOf('L6-1');
-    expect(l6 === -1 || l6 === sources.length - 1).toBeTrue();
   });
 });

@@ -40,6 +40,8 @@ import { requireInstant } from './check-entry.js';
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;
 const MIDNIGHT = NOW - 9 * 3_600_000;
 
+const holds = { amount: 10, unit: 'ml' as const };
+
 /** One jar of wheat that is cooked, and 10 ml of culture. */
 function smallHouse(): { records: Records; house: House; nowMs: number } {
   const base = furnishedRecords();
@@ -62,7 +64,7 @@ function smallHouse(): { records: Records; house: House; nowMs: number } {
     name: 'BP',
   };
   const syringe = base.vesselTypes.find((v) => v.kind === 'syringe')!;
-  const culture = receiveCulture({ vessel: syringe, isolateId: 'bp', contentsMl: 10, count: 1 }, 1, {
+  const culture = receiveCulture({ stage: 'liquid', vessel: syringe, isolateId: 'bp', holds, count: 1 }, 1, {
     nowMs: START_MS,
     random,
   });
@@ -241,7 +243,7 @@ describe('entries that cannot be true are refused before anything is written', (
   it('a dose from two sources that were put together takes an equal share of each', () => {
     const random = seededRandom(31);
     const syringe = records.vesselTypes.find((v) => v.kind === 'syringe')!;
-    const second = receiveCulture({ vessel: syringe, isolateId: 'bp', contentsMl: 10, count: 1 }, 2, {
+    const second = receiveCulture({ stage: 'liquid', vessel: syringe, isolateId: 'bp', holds, count: 1 }, 2, {
       nowMs: START_MS,
       random,
     });
@@ -383,14 +385,14 @@ describe('a batch', () => {
 describe('what can feed others', () => {
   const { house } = smallHouse();
   const jar = house.batches.find((b) => b.code === 'G1')!.vessels[0]!;
-  const poured = { ...jar, batch: { ...jar.batch, plan: { ...jar.batch.plan!, vesselMl: 20 } } };
 
-  it('by the milliliter is a culture that came in, or a plate of one’s own that runs', () => {
+  it('is a culture where it came in, or is a plate of one’s own that runs', () => {
     const culture = house.batches.find((b) => b.code === 'L1')!.vessels[0]!;
+    const plate = { ...jar, batch: { ...jar.batch, stage: 'agar' as const } };
     expect(isCulture(culture)).toBeTrue();
     expect(isCulture(jar)).toBeFalse();
-    expect(isCulture({ ...poured, state: { ...poured.state, phase: 'running' } })).toBeTrue();
-    expect(isCulture({ ...poured, state: { ...poured.state, phase: 'cooked' } })).toBeFalse();
+    expect(isCulture({ ...plate, state: { ...plate.state, phase: 'running' } })).toBeTrue();
+    expect(isCulture({ ...plate, state: { ...plate.state, phase: 'cooked' } })).toBeFalse();
   });
 
   it('is used up at a twentieth of what was in it', () => {

@@ -1,4 +1,3 @@
-export { isCulture } from './is-culture.js';
 export {
   foldVessel,
   vesselState,
@@ -20,19 +19,27 @@ export { frontOf } from './front.js';
 export { historyLine, historyOf, type HistoryLine, type HistorySubject } from './history.js';
 export type { BatchView, CookView, House, Trouble, TroublePart, VesselView } from './derive/house.js';
 export { defaultHousehold, shippedDefinitions } from './shipped-definitions.js';
-export { makeBatch, makeCook, receiveCulture, type MakeContext, type NewBatch } from './make.js';
+export {
+  makeBatch,
+  makeCook,
+  receiveCulture,
+  type MakeContext,
+  type NewBatch,
+  type NewCulture,
+} from './make.js';
 export { unitChoices } from './unit-choices.js';
 export { nextNumber } from './next-number.js';
 export { cooksOn, isOn } from './cooks-on.js';
-export { expectedOf, isRunFull, isUsedUp, lastFraction, runningVessels, vesselsInHand } from './running.js';
+export {
+  expectedOf,
+  isRunFull,
+  isUsedUp,
+  lastFraction,
+  placeOfVessel,
+  runningVessels,
+  vesselsInHand,
+} from './running.js';
 export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './to-harvest.js';
-export {
-  allReadyToInoculate,
-  culturesInHand,
-  readyToInoculate,
-  sourcesFor,
-  usualDose,
-  type ReadyToInoculate,
-} from './to-inoculate.js';
+export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';
 export { isFilled, isInPreparation, vesselsToCook } from './to-cook.js';

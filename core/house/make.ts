@@ -2,7 +2,8 @@ import type { CookPlan } from '../cook/programme.js';
 import { USUAL_TARGET_F0 } from '../cook/verdict.js';
 import type { ScaledFormula } from '../formula/scaled-formula.js';
 import type { Batch, BatchPlan, Cook, Vessel } from '../record/batch.js';
-import type { Appliance, ResolvedFormula, VesselType } from '../record/definitions.js';
+import type { Holds, Origin } from '../record/culture.js';
+import type { Appliance, BatchStage, ResolvedFormula, VesselType } from '../record/definitions.js';
 import type { EntryOf } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import { newId, type Random } from '../record/new-id.js';
@@ -58,24 +59,25 @@ function plannedDryMatterG(scaled: ScaledFormula): number {
   return weighedG > 0 ? weighedG : scaled.dryMatterG;
 }
 
-/** The records of a culture that came into the house: one vessel type, one isolate, a volume in each. */
-export function receiveCulture(
-  culture: {
-    readonly vessel: VesselType;
-    readonly isolateId: string;
-    readonly contentsMl: number;
-    readonly count: number;
-  },
-  number: number,
-  context: MakeContext,
-): NewBatch {
-  const { vessel, isolateId, contentsMl, count } = culture;
-  const stage = vessel.kind === 'dish' ? 'agar' : 'liquid';
-  return assemble({ stage, vessel, isolateId, contentsMl }, number, count, context);
+/** What came into the house, or stands ready to be drawn into. */
+export interface NewCulture {
+  readonly stage: BatchStage;
+  readonly vessel: VesselType;
+  readonly holds: Holds;
+  readonly count: number;
+  /** Absent where it is drawn from what is here. */
+  readonly isolateId?: string;
+  readonly origin?: Origin;
+}
+
+/** The records of a culture: like vessels with what each of them holds. */
+export function receiveCulture(culture: NewCulture, number: number, context: MakeContext): NewBatch {
+  const { count, ...content } = culture;
+  return assemble(content, number, count, context);
 }
 
 function assemble(
-  content: Pick<Batch, 'stage' | 'vessel' | 'formula' | 'plan' | 'isolateId' | 'contentsMl'>,
+  content: Pick<Batch, 'stage' | 'vessel' | 'formula' | 'plan' | 'isolateId' | 'holds' | 'origin'>,
   number: number,
   count: number,
   { nowMs, random }: MakeContext,

@@ -34,22 +34,35 @@ export function vesselsNear(
   return near;
 }
 
-/** Everything that stands of some vessels, of their batches (and one more) and of the cooks that they were in. */
+/** Cooks that some vessels were in. */
+export function cooksAround({ workings }: House, vessels: ReadonlySet<VesselId>): ReadonlySet<CookId> {
+  const cooks = new Set<CookId>();
+  for (const id of vessels) {
+    workings.index.ofVessel.get(id)?.forEach((fact) => 'cookId' in fact && cooks.add(fact.cookId));
+  }
+  return cooks;
+}
+
+/**
+ * Everything that stands of some vessels, of their batches (and one more) and of the cooks that they were in.
+ * @param alsoCooks cooks of which no vessel need know: their load may be what was struck
+ */
 export function factsAbout(
-  { workings }: House,
+  house: House,
   vessels: ReadonlySet<VesselId>,
   batchId?: BatchId,
+  alsoCooks: ReadonlySet<CookId> = new Set(),
 ): ReadonlySet<Fact> {
+  const { workings } = house;
   const { index, vesselRows } = workings;
   const found = new Set<Fact>();
   const add = (facts: readonly Fact[] | undefined) => facts?.forEach((fact) => found.add(fact));
   const batches = new Set<BatchId>(batchId === undefined ? [] : [batchId]);
-  const cooks = new Set<CookId>();
+  const cooks = new Set([...cooksAround(house, vessels), ...alsoCooks]);
   for (const id of vessels) {
     const own = index.ofVessel.get(id) ?? [];
     add(own);
     add(index.givenFrom.get(id));
-    own.forEach((fact) => 'cookId' in fact && cooks.add(fact.cookId));
     const batchId = vesselRows.get(id)?.batchId;
     if (batchId !== undefined) {
       batches.add(batchId);

@@ -2,18 +2,39 @@ import { allowedCookSteps, type CookPhase } from '../cook/cook-state.js';
 import { CoreError, requireWithin } from '../base/errors.js';
 import type { WantedOfVessel } from '../base/refusals.js';
 import { weighedMoisture } from '../formula/moisture.js';
-import type { BatchPlan } from '../record/batch.js';
+import type { Batch, BatchPlan } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
-import type { VesselPhase } from './derive/vessel-state.js';
+import type { VesselPhase, VesselState } from './derive/vessel-state.js';
 import { requireDose, type DoseSource } from './dose.js';
 
 /** A vessel as the rules see it. */
 export interface VesselInRules extends DoseSource {
   readonly phase: VesselPhase;
-  /** A culture vessel is ready as it came; a medium must have been cooked. */
-  readonly isReceived: boolean;
+  /** What is to be sown in it: the whole, or parts that do not touch, some of them sown already. */
+  readonly taking: Taking;
   readonly wetG: number;
+}
+
+/** How far a vessel can take a culture still. */
+export interface Taking {
+  /** Filled as it came, with a culture of its own or to be drawn into; a medium must have been cooked. */
+  readonly isFilled: boolean;
+  readonly isSown: boolean;
+  readonly parts: number;
+  readonly sownParts: readonly number[];
+}
+
+export function takingOf(
+  batch: Pick<Batch, 'holds' | 'vessel'>,
+  state: Pick<VesselState, 'sourceVesselIds' | 'compartments'>,
+): Taking {
+  return {
+    isFilled: batch.holds !== undefined,
+    isSown: state.sourceVesselIds.length > 0,
+    parts: batch.vessel.compartments ?? 1,
+    sownParts: state.compartments,
+  };
 }
 
 /** What a house is at one moment, as far as a new fact must agree with it. */
@@ -72,6 +93,10 @@ export function requirePossible(world: World, fact: Fact): void {
       return;
     case 'inoculated':
       requireInoculable(world, fact);
+      return;
+    case 'swirled':
+    case 'wrapped':
+      requirePhase(world, fact.vesselIds, ['running'], 'running');
       return;
     case 'shaken':
       requirePhase(world, fact.vesselIds, ['running'], 'running');
@@ -140,13 +165,35 @@ function requireStep(world: World, fact: FactOf<'cookStep'>): void {
 
 function requireInoculable(world: World, fact: FactOf<'inoculated'>): void {
   for (const id of fact.vesselIds) {
-    const { code, phase, isReceived } = vesselOf(world, id);
-    if (phase !== (isReceived ? 'planned' : 'cooked')) {
-      throw new CoreError('wrong-phase', { code, phase, wanted: 'cooked' });
-    }
+    requireTaking(vesselOf(world, id), fact);
+  }
+  if (fact.vesselIds.some((id) => fact.sourceVesselIds.includes(id))) {
+    throw new CoreError('feeds-itself', { code: vesselOf(world, fact.vesselIds[0]!).code });
   }
   const sources = fact.sourceVesselIds.map((id) => vesselOf(world, id));
-  requireDose(fact.doseEach, fact.doseUnit, sources, fact.vesselIds.length);
+  for (const { code, phase } of sources) {
+    if (phase !== 'running' && phase !== 'opened') {
+      throw new CoreError('wrong-phase', { code, phase, wanted: 'inoculated' });
+    }
+  }
+  requireDose(fact.doseEach, fact.doseUnit, sources, fact.vesselIds.length, fact.shares);
+}
+
+/** Nothing is sown twice, but for the parts of a dish, each on its own. */
+function requireTaking({ code, phase, taking }: VesselInRules, { compartment }: FactOf<'inoculated'>): void {
+  if (taking.isFilled) {
+    if (taking.isSown) {
+      throw new CoreError('wrong-phase', { code, phase, wanted: 'cooked' });
+    }
+    return;
+  }
+  if (compartment !== undefined && (compartment > taking.parts || taking.sownParts.includes(compartment))) {
+    throw new CoreError('part-sown', { code, part: compartment, parts: taking.parts });
+  }
+  const isFree = phase === 'cooked' || (phase === 'running' && compartment !== undefined);
+  if (!isFree) {
+    throw new CoreError('wrong-phase', { code, phase, wanted: 'cooked' });
+  }
 }
 
 function requireHarvest(world: World, fact: FactOf<'harvested'>): void {

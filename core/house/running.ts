@@ -1,4 +1,6 @@
+import { heldAtFirst } from '../culture/amounts.js';
 import { FULL, expectedFraction } from '../growth/fit-colonization.js';
+import type { Place } from '../record/entry.js';
 import { DAY_MS } from '../base/time.js';
 import type { BatchView, House, VesselView } from './derive/house.js';
 
@@ -19,22 +21,36 @@ export function isRunFull(view: VesselView): boolean {
 
 /** Spawn with less than this share left is as good as used up. Our choice. */
 const USED_UP = 0.05;
+/** Less cannot be drawn, cut or scraped, in the unit of the culture. Our choice. */
+const LEAST: Readonly<Record<VesselView['remainingUnit'], number>> = {
+  ml: 0.1,
+  g: 0.1,
+  wedge: 1,
+  scrape: 1,
+  piece: 1,
+};
 
-export function isUsedUp(view: VesselView): boolean {
-  return view.batch.plan !== undefined && view.remaining <= view.batch.plan.vesselWetG * USED_UP;
+/** Whether so little is left of a vessel that it feeds nothing more. */
+export function isUsedUp({ batch, remaining, remainingUnit }: VesselView): boolean {
+  return remainingUnit === 'g'
+    ? remaining <= heldAtFirst(batch).amount * USED_UP
+    : remaining < LEAST[remainingUnit];
 }
 
-/** Vessels of a home-made batch that run, are sound and are worth a look: not in the fridge, not used up. */
+/** Where a vessel stands: what came in and was put nowhere is kept cold. */
+export function placeOfVessel({ batch, state }: VesselView): Place {
+  return state.place ?? (batch.holds === undefined ? 'shelf' : 'fridge');
+}
+
+/** Vessels of a batch that run, are sound and are worth a look: not in the fridge, not used up. */
 export function runningVessels(view: BatchView): readonly VesselView[] {
-  return view.batch.plan === undefined
-    ? []
-    : view.vessels.filter(
-        (v) =>
-          v.state.phase === 'running' &&
-          v.state.suspect === undefined &&
-          v.state.place !== 'fridge' &&
-          !isUsedUp(v),
-      );
+  return view.vessels.filter(
+    (v) =>
+      v.state.phase === 'running' &&
+      v.state.suspect === undefined &&
+      placeOfVessel(v) !== 'fridge' &&
+      !isUsedUp(v),
+  );
 }
 
 /** How far the forecast says that a batch has run; undefined before inoculation. */

@@ -1,9 +1,5 @@
-import { usualDoseMl, usualSpawnG } from '../culture/dose.js';
-import { isCulture } from './is-culture.js';
 import { isOn } from './cooks-on.js';
-import { fedBy } from './fed-by.js';
 import type { BatchView, CookView, House, VesselView } from './derive/house.js';
-import { isUsedUp, lastFraction, vesselsInHand } from './running.js';
 
 /** A batch that is cooked, or pasteurized, and waits for its culture. */
 export interface ReadyToInoculate {
@@ -16,9 +12,22 @@ export interface ReadyToInoculate {
   readonly isShut: boolean;
 }
 
+/** What of a vessel is to be sown still: the whole, or numbered parts that do not touch. */
+export function partsToSow({ batch, state }: VesselView): readonly (number | 'whole')[] {
+  const { compartments } = batch.vessel;
+  if (compartments === undefined) {
+    return state.phase === 'cooked' ? ['whole'] : [];
+  }
+  // A dish that was sown all over has no part left.
+  const isOpen = state.phase === 'cooked' || (state.phase === 'running' && state.compartments.length > 0);
+  return isOpen
+    ? Array.from({ length: compartments }, (_, i) => i + 1).filter((n) => !state.compartments.includes(n))
+    : [];
+}
+
 /** What waits for its culture in one batch; undefined for none. */
 export function readyToInoculate(view: BatchView, house: House): ReadyToInoculate | undefined {
-  const vessels = view.vessels.filter((v) => v.state.phase === 'cooked');
+  const vessels = view.vessels.filter((v) => partsToSow(v).length > 0);
   if (vessels.length === 0) {
     return undefined;
   }
@@ -39,44 +48,4 @@ export function readyToInoculate(view: BatchView, house: House): ReadyToInoculat
 
 export function allReadyToInoculate(house: House): readonly ReadyToInoculate[] {
   return house.inHand.flatMap((view) => readyToInoculate(view, house) ?? []);
-}
-
-/** Spawn that has run so far goes on to feed. Our choice. */
-const FULL_ENOUGH = 0.9;
-/** Less cannot be drawn or scraped. Milliliters; our choice. */
-const LEAST_ML = 0.1;
-
-/** Cultures that something is left of, the newest first. */
-export function culturesInHand(house: House): readonly VesselView[] {
-  return vesselsInHand(house)
-    .filter((v) => isCulture(v) && v.state.phase !== 'gone' && v.remaining > LEAST_ML)
-    .reverse();
-}
-
-/**
- * What can feed a batch: cultures for jars, run spawn for blocks. Suspects are never offered; the newest comes
- * first, and what fed bad vessels last.
- */
-export function sourcesFor(batch: BatchView, house: House): readonly VesselView[] {
-  const possible =
-    batch.batch.stage === 'bulk'
-      ? vesselsInHand(house)
-          .filter((v) => v.batch.stage === 'grain' && v.state.phase === 'running' && isSpawn(v))
-          .reverse()
-      : culturesInHand(house).filter((v) => v.batch.stage === 'liquid' || batch.batch.stage !== 'grain');
-  const bad = new Map(possible.map((v) => [v, fedBy(v, house).bad]));
-  return possible
-    .filter((v) => v.state.suspect === undefined)
-    .sort((a, b) => (bad.get(a) ?? 0) - (bad.get(b) ?? 0));
-}
-
-/** Milliliters of culture, or grams of spawn, that a vessel of a batch usually gets. */
-export function usualDose({ batch }: BatchView): number {
-  return batch.stage === 'bulk'
-    ? usualSpawnG(batch.plan?.vesselWetG ?? 0)
-    : usualDoseMl(batch.vessel.capacityMl);
-}
-
-function isSpawn(view: VesselView): boolean {
-  return lastFraction(view) >= FULL_ENOUGH && !isUsedUp(view);
 }

@@ -7,7 +7,7 @@ import { toShake } from '../house/shake.js';
 import { isInPreparation } from '../house/to-cook.js';
 import { nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
-import type { VesselType } from '../record/definitions.js';
+import { isDissolved, type VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
@@ -30,6 +30,8 @@ export type Deed =
       readonly count: number;
       readonly vessel: VesselType['kind'];
     }
+  /** Broth that grows, all of it in one go. */
+  | { readonly kind: 'swirl'; readonly count: number; readonly batches: readonly string[] }
   | { readonly kind: 'inoculate' | 'look' | 'openBlocks'; readonly batch: string }
   | { readonly kind: 'harvest'; readonly vessel: string };
 
@@ -52,6 +54,7 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
   const items = [
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
+    ...swirling(house),
   ].filter((item) => Number.isFinite(item.atMs));
   return items.sort((a, b) => a.atMs - b.atMs || compareText(subjectOf(a.deed), subjectOf(b.deed)));
 }
@@ -75,6 +78,7 @@ export function nextFor(view: BatchView, house: House, nowMs: number): readonly 
     ...preparation(view, house),
     ...inoculation(view, house),
     ...growth(view, nowMs),
+    ...cultureLook(view),
     ...view.vessels.flatMap((v) => harvest(v) ?? []),
   ];
 }
@@ -162,6 +166,53 @@ function growth(view: BatchView, nowMs: number): DueItem[] {
   return items;
 }
 
+/** A plate shows by then what it has; after a month it is no news. From memory. */
+const PLATE_FIRST_LOOK_DAY = 3;
+const PLATE_LAST_LOOK_DAY = 30;
+
+/** When plates and broth out of the fridge want to be looked at. */
+function cultureLook(view: BatchView): DueItem[] {
+  const { stage } = view.batch;
+  const startMs = view.inoculatedAtMs;
+  const running = runningVessels(view).filter((v) => v.state.broth !== 'ready');
+  if (!isDissolved(stage) || startMs === undefined || running.length === 0) {
+    return [];
+  }
+  const firstDay =
+    stage === 'agar' ? PLATE_FIRST_LOOK_DAY : (view.species?.brothReadyDay?.low ?? FIRST_LOOK_DAY);
+  const atMs = Math.min(
+    ...running.map(({ state }) =>
+      state.lastLookAt === undefined
+        ? startMs + firstDay * DAY_MS
+        : Date.parse(state.lastLookAt) + LOOK_EVERY_DAYS * DAY_MS,
+    ),
+  );
+  const isOver = stage === 'agar' && atMs > startMs + PLATE_LAST_LOOK_DAY * DAY_MS;
+  return isOver ? [] : [due('shelf', atMs, { kind: 'look', batch: view.code }, false, view.batch.id)];
+}
+
+/** Broth that grows is swirled once a day, whatever number of bottles. */
+function swirling(house: House): DueItem[] {
+  const toSwirl = brothToSwirl(house);
+  if (toSwirl.length === 0) {
+    return [];
+  }
+  const atMs = Math.min(
+    ...toSwirl.map(({ state }) => Date.parse(state.swirledAt ?? state.inoculatedAt ?? '') + DAY_MS),
+  );
+  const batches = [...new Set(toSwirl.map((v) => v.batchCode))];
+  const deed: Deed = { kind: 'swirl', count: toSwirl.length, batches };
+  return [due('shelf', atMs, deed, false, toSwirl[0]?.batch.id)];
+}
+
+/** Sound broth on the shelf that was sown here and is not ready yet. */
+export function brothToSwirl(house: House): readonly VesselView[] {
+  return house.inHand
+    .filter((b) => b.batch.stage === 'liquid' && b.inoculatedAtMs !== undefined)
+    .flatMap((b) => runningVessels(b))
+    .filter((v) => v.state.broth !== 'ready' && v.state.drawn !== true && v.state.inoculatedAt !== undefined);
+}
+
 function nextLookMs(running: readonly VesselView[], startMs: number): number {
   const looks = running.map((v) =>
     v.state.lastLookAt === undefined
@@ -180,6 +231,9 @@ function harvest(view: VesselView): DueItem | undefined {
 
 /** Whom or what a deed is about. */
 function subjectOf(deed: Deed): string {
+  if (deed.kind === 'swirl') {
+    return deed.batches.join(', ');
+  }
   return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;
 }
 

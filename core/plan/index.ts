@@ -1,1 +1,10 @@
-export { dueItems, isForToday, isLate, nextFor, type Deed, type DueItem, type PlaceName } from './due.js';
+export {
+  brothToSwirl,
+  dueItems,
+  isForToday,
+  isLate,
+  nextFor,
+  type Deed,
+  type DueItem,
+  type PlaceName,
+} from './due.js';

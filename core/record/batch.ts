@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { ResolvedFormula, Stage, VesselType } from './definitions.js';
+import { Holds, Origin } from './culture.js';
+import { BatchStage, ResolvedFormula, VesselType, type Stage } from './definitions.js';
 import { HydrationStep } from './entry.js';
 import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId, written } from './ids.js';
 
@@ -42,21 +43,23 @@ export const BatchPlan = z.strictObject({
 export type BatchPlan = z.infer<typeof BatchPlan>;
 
 /**
- * A group of like vessels with one code. Received cultures are batches too: they have an isolate and a volume
- * where home-made media have a formula and a plan.
+ * A group of like vessels with one code. Received cultures are batches too: they have an isolate and what they
+ * hold where home-made media have a formula and a plan; what is drawn off into syringes has neither isolate nor plan.
  */
 export const Batch = z.strictObject({
   id: BatchId,
   schemaVersion: z.literal(1),
   ...written,
-  stage: Stage,
+  stage: BatchStage,
   number: z.number().int().min(1).max(MOST_NUMBER),
   madeAt: Instant,
   vessel: VesselType,
   formula: ResolvedFormula.optional(),
   plan: BatchPlan.optional(),
   isolateId: Key.optional(),
-  contentsMl: z.number().positive().max(20_000).optional(),
+  /** Cultures: what each vessel held when it came or was drawn, and where it comes from. */
+  holds: Holds.optional(),
+  origin: Origin.optional(),
 });
 export type Batch = z.infer<typeof Batch>;
 
@@ -114,7 +117,19 @@ export const Photo = z.strictObject({
 });
 export type Photo = z.infer<typeof Photo>;
 
-const LETTERS = { agar: 'A', liquid: 'L', grain: 'G', bulk: 'B' } as const satisfies Record<Stage, string>;
+const LETTERS = {
+  agar: 'A',
+  liquid: 'L',
+  grain: 'G',
+  bulk: 'B',
+  spores: 'S',
+  tissue: 'T',
+} as const satisfies Record<BatchStage, string>;
+
+/** What medium a batch is of; spores stand in water and tissue lies on agar, and neither is ever cooked. */
+export function mediumOf({ stage }: Pick<Batch, 'stage'>): Stage {
+  return stage === 'spores' ? 'liquid' : stage === 'tissue' ? 'agar' : stage;
+}
 
 /** The code people write on the lid: stage letter and number, "G27"; without what tells namesakes apart. */
 export function plainCode(batch: Pick<Batch, 'stage' | 'number'>): string {

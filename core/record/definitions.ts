@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { DeviceId, Instant, Key, Line, written } from './ids.js';
+import { DeviceId, Instant, Key, Line, Remark, written } from './ids.js';
 
 /**
  * Definitions change in place and carry `updatedAt`. What a batch needs of them is copied into it when it is
@@ -87,8 +87,15 @@ export type Material = z.infer<typeof Material>;
 export const Stage = z.enum(['agar', 'liquid', 'grain', 'bulk']);
 export type Stage = z.infer<typeof Stage>;
 
+/**
+ * What a batch is: a medium that is made here, or a culture that comes in. Spores are a print or stand in water; tissue is
+ * of a mushroom that is to be cloned.
+ */
+export const BatchStage = z.enum([...Stage.options, 'spores', 'tissue']);
+export type BatchStage = z.infer<typeof BatchStage>;
+
 /** Plates and broths: dosed by the liter, and cooked as liquids. */
-export function isDissolved(stage: Stage): stage is 'agar' | 'liquid' {
+export function isDissolved(stage: BatchStage): stage is 'agar' | 'liquid' {
   return stage === 'agar' || stage === 'liquid';
 }
 
@@ -170,7 +177,18 @@ export type ResolvedFormula = z.infer<typeof ResolvedFormula>;
 export type SolidFormula = Exclude<ResolvedFormula, { basis: 'perLiter' }>;
 export type DissolvedFormula = Extract<ResolvedFormula, { basis: 'perLiter' }>;
 
-export const VesselKind = z.enum(['jar', 'bag', 'bottle', 'dish', 'syringe', 'tray', 'tub']);
+export const VesselKind = z.enum([
+  'jar',
+  'bag',
+  'bottle',
+  'dish',
+  'slant',
+  'syringe',
+  'tray',
+  'tub',
+  'print',
+  'mushroom',
+]);
 export type VesselKind = z.infer<typeof VesselKind>;
 
 /** A kind of vessel that one owns. Jars are filled by volume, bags by finished mass. */
@@ -192,6 +210,8 @@ export const VesselType = z
     lengthMm: z.number().positive().max(2000).optional(),
     widthMm: z.number().positive().max(2000).optional(),
     heightMm: z.number().positive().max(1000).optional(),
+    /** A dish in several parts that do not touch: each is sown on its own. */
+    compartments: z.number().int().min(2).max(8).optional(),
     emptyG: z.number().nonnegative().max(20_000),
     source: Line,
   })
@@ -250,11 +270,15 @@ export const Species = z.strictObject({
   blockFullDay: Days,
   harvestDay: Days,
   harvestCue: Line,
+  /** Days of broth until it is ready, where that is known. */
+  brothReadyDay: Days.optional(),
+  /** Materials that it grows poorly on, by key, and traits of such. */
+  poorOn: z.array(Key).max(30).optional(),
 });
 export type Species = z.infer<typeof Species>;
 
 /** One strain of a species, by the name its keeper uses. */
-export const Isolate = z.strictObject({ ...definition, speciesId: Key, name: Line });
+export const Isolate = z.strictObject({ ...definition, speciesId: Key, name: Line, note: Remark.optional() });
 export type Isolate = z.infer<typeof Isolate>;
 
 /** A browser that writes into this house, by the name its people gave it. */
@@ -283,6 +307,10 @@ export const Household = z.strictObject({
   singleKeys: z.boolean(),
   /** Who writes here, where it matters; nobody needs to be named. */
   people: z.array(z.string().trim().min(1).max(40)).max(12).optional(),
+  /** Vessels that stand open in the box at once, at most. */
+  openAtOnce: z.number().int().min(1).max(12).optional(),
+  /** How often grain is fed to grain before a culture is begun anew. */
+  grainGenerations: z.number().int().min(1).max(12).optional(),
   /** Which column of amounts is read first. */
   measures: z.enum(['scale', 'kitchen']).optional(),
   /** A word or sign for money, shown before amounts. */

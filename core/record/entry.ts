@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { BrothLook, CultureUnit, CultureWarning, Mishap, Radius, Sector } from './culture.js';
 import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId, written } from './ids.js';
 
 /**
@@ -124,6 +125,14 @@ export const CautionId = z.enum([
   'cleanWorkSpawn',
   'cleanWorkCulture',
   'airSettled',
+  'alcoholAndFlame',
+  'surfacesDry',
+  'bleachMixes',
+  'needles',
+  'dustMask',
+  'neverSmell',
+  'warmWater',
+  'wildClone',
   'other',
 ]);
 export type CautionId = z.infer<typeof CautionId>;
@@ -231,7 +240,17 @@ export const Entry = z.discriminatedUnion('kind', [
     vesselIds,
     sourceVesselIds: vesselIds,
     doseEach: z.number().positive().max(100_000),
-    doseUnit: z.enum(['ml', 'g']),
+    doseUnit: CultureUnit,
+    /** What each source gave of it all, in their order; equal parts where it is not told. */
+    shares: z.array(z.number().min(0).max(1)).max(500).optional(),
+    /** Each vessel was meant to get of every source: two isolates side by side. */
+    together: z.literal(true).optional(),
+    /** Where on the source plate it was cut. */
+    sector: Sector.optional(),
+    /** Which part of a dish in parts was sown, from 1. */
+    compartment: z.number().int().min(1).max(8).optional(),
+    /** Broth or spores went into empty syringes: the same culture, not a new generation. */
+    drawn: z.literal(true).optional(),
     flamed: z.boolean().optional(),
   }),
   z.strictObject({
@@ -242,6 +261,23 @@ export const Entry = z.discriminatedUnion('kind', [
     suspect: Contaminant.optional(),
     note: Remark.optional(),
     photoId: PhotoId.optional(),
+    /** Plates: how far growth has come, by sector. */
+    radii: z.array(Radius).min(1).max(16).optional(),
+    broth: BrothLook.optional(),
+  }),
+  /** Broth, moved so that it breathes. */
+  z.strictObject({ ...fact, kind: z.literal('swirled'), vesselIds }),
+  /** Plates and slants, sealed against drying out. */
+  z.strictObject({ ...fact, kind: z.literal('wrapped'), vesselIds }),
+  /** Something went wrong while a vessel was open. */
+  z.strictObject({ ...fact, kind: z.literal('mishap'), vesselIds, what: Mishap }),
+  /** What was held against a transfer, and it was made all the same. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('warnedOf'),
+    vesselIds,
+    sourceVesselIds: vesselIds,
+    warnings: z.array(CultureWarning).min(1).max(20),
   }),
   z.strictObject({ ...fact, kind: z.literal('shaken'), vesselIds }),
   z.strictObject({ ...fact, kind: z.literal('moved'), vesselIds, place: Place }),

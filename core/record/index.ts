@@ -1,7 +1,19 @@
-export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, plainCode } from './batch.js';
+export {
+  BrothLook,
+  CultureUnit,
+  CultureWarning,
+  Holds,
+  HowItCame,
+  Mishap,
+  Origin,
+  Radius,
+  Sector,
+} from './culture.js';
+export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, mediumOf, plainCode } from './batch.js';
 export {
   Appliance,
   ApplianceKind,
+  BatchStage,
   Figure,
   Formula,
   Household,

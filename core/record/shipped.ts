@@ -17,7 +17,21 @@ type ShippedRow = Shipped[ShippedTable][number];
  * Versions of shipped rows whose figures were corrected since they first shipped, by table and id. A row that is not
  * named is at 1. Whoever corrects a figure raises the number here.
  */
-const CORRECTED: Readonly<Record<string, number>> = {};
+const CORRECTED: Readonly<Record<string, number>> = {
+  // What they grow poorly on, and how soon their broth is ready.
+  'species/black-poplar': 2,
+  'species/chestnut': 2,
+  'species/shiitake': 2,
+  'species/king-oyster': 2,
+  'species/pearl-oyster': 2,
+  'species/lions-mane': 2,
+  // Its parts are sown each on its own.
+  'vesselTypes/dish-three': 2,
+  // Named apart from a syringe of spores.
+  'vesselTypes/culture-syringe': 2,
+  // Its size, by which wedges are counted.
+  'vesselTypes/culture-dish': 2,
+};
 
 /** Fields of shipped rows that are the household's own and never come from us. */
 const OWN_FIELDS = [

@@ -132,7 +132,7 @@ describe('what really went into a mix', () => {
     expect(view.measuredMl).toBe(310);
     expect(view.phReads.map((r) => r.ph)).toEqual([6.6]);
     expect(view.mixed).toBeUndefined();
-    expect(view.vessels[0]).toEqual(jasmine.objectContaining({ remaining: 20, remainingUnit: 'ml' }));
+    expect(view.vessels[0]).toEqual(jasmine.objectContaining({ remaining: 40, remainingUnit: 'wedge' }));
   });
 });
 

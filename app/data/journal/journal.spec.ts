@@ -209,8 +209,21 @@ describe('the journal', () => {
         name: 'BP',
       };
       const vessel = setup.house().records.vesselTypes.find((v) => v.kind === 'syringe')!;
-      const culture = await journal.receiveCulture({ vessel, isolate, contentsMl: 10, count: 1 });
-      const empty = await journal.receiveCulture({ vessel, isolate, contentsMl: 1, count: 2 });
+      const arrival = {
+        stage: 'liquid' as const,
+        vessel,
+        isolate,
+        arrivedMs: Date.now(),
+        place: 'fridge' as const,
+        note: '',
+        isWild: false,
+      };
+      const culture = await journal.receiveCulture({
+        ...arrival,
+        holds: { amount: 10, unit: 'ml' },
+        count: 1,
+      });
+      const empty = await journal.receiveCulture({ ...arrival, holds: { amount: 1, unit: 'ml' }, count: 2 });
       const [source] = culture!.vessels;
       await until(other.get(HouseStore), (h) => h.batches.length === 2);
       const dose = (by: Journal, target: VesselId) =>

@@ -18,14 +18,17 @@ import {
   type House,
   type Isolate,
   type MakeContext,
+  type BatchStage,
   type NewBatch,
+  type NewCulture,
+  type Place,
+  type Species,
+  type VesselView,
   type Photo,
   type ResolvedFormula,
   type ScaledFormula,
   type ShippedOffer,
-  type Stage,
   type VesselId,
-  type VesselType,
   type WrittenDeed,
 } from '../../../core/index';
 import { HouseStore, type ReadyHouse } from '../store/house-store';
@@ -47,6 +50,22 @@ import { UnsavedShelf, type UnsavedDeed } from './unsaved-shelf';
 import { Writer, type Pen } from './writer';
 
 export type { Said } from './said';
+
+/** A culture that comes in, and what is not known yet of its kind. */
+export interface Arrival extends Omit<NewCulture, 'isolateId'> {
+  readonly isolate: Isolate;
+  /** Where it is one of the household's own that is new. */
+  readonly species?: Species;
+  readonly arrivedMs: number;
+  readonly place: Place;
+  /** What was written to it; empty for nothing. */
+  readonly note: string;
+  /** The caution of wild clones was shown. */
+  readonly isWild: boolean;
+}
+
+/** Empty vessels that something is drawn into; what each takes of the source, in the unit of that. */
+export type DrawnInto = NewCulture & { readonly takesEach: number };
 
 /** The newest thing that was noted here, for the Today line. */
 export interface LastEntry {
@@ -135,22 +154,58 @@ export class Journal {
     });
   }
 
-  async receiveCulture(culture: {
-    vessel: VesselType;
-    isolate: Isolate;
-    contentsMl: number;
-    count: number;
-  }): Promise<NewBatch | undefined> {
-    const { vessel, isolate, contentsMl, count } = culture;
+  /** A culture came in: on a day that may be past, and put where it is kept. */
+  async receiveCulture(arrival: Arrival): Promise<NewBatch | undefined> {
+    const { isolate, species, place, arrivedMs, note, isWild, ...content } = arrival;
     return this.make(`culture ${isolate.name}`, async (pen, hand) => {
-      const number = nextBatchNumber(pen.found.house, vessel.kind === 'dish' ? 'agar' : 'liquid');
-      const made = receiveCulture(
-        { vessel, isolateId: isolate.id, contentsMl, count },
-        number,
-        contextOf(hand),
-      );
+      const context = { ...contextOf(hand), nowMs: Math.min(arrivedMs, hand.nowMs) };
+      const number = nextBatchNumber(pen.found.house, content.stage);
+      const made = receiveCulture({ ...content, isolateId: isolate.id }, number, context);
+      if (species !== undefined) {
+        await pen.put('species', { ...species, ...signed(hand) });
+      }
       await pen.put('isolates', { ...isolate, ...signed(hand) });
-      return keepBatch(pen, made, hand);
+      await keepBatch(pen, made, hand);
+      const { at } = made.entry;
+      const saids: Said[] = [
+        { kind: 'moved', vesselIds: made.vessels.map((v) => v.id), place, at },
+        ...(note === '' ? [] : [{ kind: 'batchNoted' as const, batchId: made.batch.id, note, at }]),
+        ...(isWild ? [{ kind: 'cautionRead' as const, caution: 'wildClone' as const }] : []),
+      ];
+      await pen.addAll('entries', stampAll(saids, hand));
+      return made;
+    });
+  }
+
+  /** Broth or spores go into empty syringes, which become vessels of their own. */
+  async drawOff(source: VesselView, { takesEach, ...content }: DrawnInto): Promise<NewBatch | undefined> {
+    return this.make(`drawn from ${source.code}`, async (pen, hand) => {
+      const { house } = pen.found;
+      const made = receiveCulture(content, nextBatchNumber(house, content.stage), contextOf(hand));
+      const vesselIds = made.vessels.map((v) => v.id);
+      const entries = stampAll(
+        [
+          {
+            kind: 'inoculated',
+            vesselIds,
+            sourceVesselIds: [source.vessel.id],
+            doseEach: takesEach,
+            doseUnit: source.remainingUnit,
+            drawn: true,
+          },
+          { kind: 'moved', vesselIds, place: 'fridge' },
+        ],
+        hand,
+      );
+      const standing = withRows(house, {
+        batches: [made.batch],
+        vessels: made.vessels,
+        entries: [made.entry],
+      });
+      checkDeed(standing, entries, hand.nowMs, (e) => entryWords(e, standing));
+      await keepBatch(pen, made, hand);
+      await pen.addAll('entries', entries);
+      return made;
     });
   }
 
@@ -367,7 +422,7 @@ function newestOwnMs({ house, device }: ReadyHouse): number {
   return newest === undefined ? 0 : Date.parse(newest.notedAt);
 }
 
-function nextBatchNumber(house: House, stage: Stage): number {
+function nextBatchNumber(house: House, stage: BatchStage): number {
   return nextNumber(house.records.batches.filter((b) => b.stage === stage).map((b) => b.number));
 }
 

@@ -1,9 +1,18 @@
 import Dexie, { type Table } from 'dexie';
 import type { DeviceId, LiveTable, NewRows, Records, TableName, UnreadRow } from '../../../core/index';
 import { TABLE_NAMES, isLive } from '../../../core/record/tables';
-import { VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, upgradeTo3 } from './versions';
+import {
+  VERSION_1,
+  VERSION_2,
+  VERSION_3,
+  VERSION_4,
+  VERSION_5,
+  VERSION_6,
+  upgradeTo3,
+  upgradeTo6,
+} from './versions';
 
-const LATEST = 5;
+const LATEST = 6;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
@@ -47,7 +56,8 @@ export class HouseDb extends Dexie {
     this.version(2).stores(VERSION_2);
     this.version(3).stores(VERSION_3).upgrade(upgradeTo3);
     this.version(4).stores(VERSION_4);
-    this.version(LATEST).stores(VERSION_5);
+    this.version(5).stores(VERSION_5);
+    this.version(LATEST).stores(VERSION_6).upgrade(upgradeTo6);
   }
 
   /**

@@ -40,6 +40,9 @@ export const VERSION_4 = { changes: 'revision' } as const;
  */
 export const VERSION_5 = { readings: 'id, [subject+channel+at]', logs: 'id' } as const;
 
+/** Version 6: a received culture holds wedges, scrapes or grams as well as milliliters. */
+export const VERSION_6 = {} as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',
@@ -91,4 +94,25 @@ function stretches({ at, readings }: Stretch): Pick<Stretch, 'at' | 'readings'>[
     at: new Date(startMs + part.fromS * 1000).toISOString(),
     readings: part.readings,
   }));
+}
+
+/** A plate that came in was told in milliliters of agar; it gives some forty wedges. */
+const WEDGES_OF_DISH_6 = 40;
+
+export async function upgradeTo6(transaction: Transaction): Promise<void> {
+  await transaction
+    .table<Record<string, unknown>, string>('batches')
+    .toCollection()
+    .modify((row: Record<string, unknown>) => {
+      const { contentsMl, vessel } = row;
+      if (contentsMl !== undefined) {
+        delete row['contentsMl'];
+        row['holds'] =
+          (vessel as { kind?: unknown } | undefined)?.kind === 'dish'
+            ? { amount: WEDGES_OF_DISH_6, unit: 'wedge' }
+            : { amount: contentsMl, unit: 'ml' };
+      }
+    });
+  // It was written in the words of before.
+  await transaction.table('meta').delete('front');
 }

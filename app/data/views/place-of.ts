@@ -22,13 +22,13 @@ export function placeOf({ batch, vessel }: Opened, house: House): Where {
 function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: House): PlaceName {
   switch (vessel?.state.phase) {
     case 'planned':
-      return batch.batch.contentsMl === undefined ? 'stove' : 'box';
+      return 'stove';
     case 'cooking':
       return 'stove';
     case 'cooked':
       return readyToInoculate(batch, house)?.isShut === true ? 'stove' : 'box';
     case 'running':
-      return batch.batch.stage === 'bulk' ? 'tent' : batch.batch.contentsMl === undefined ? 'shelf' : 'box';
+      return batch.batch.stage === 'bulk' ? 'tent' : 'shelf';
     case 'opened':
       return 'tent';
     default:

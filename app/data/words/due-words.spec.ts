@@ -6,7 +6,7 @@ describe('what is due, in words', () => {
     const shake = (count: number): Deed => ({ kind: 'shake', batch: 'G27', count, vessel: 'jar' });
     expect(deedWords(shake(36))).toBe('Shake G27, 36 jars');
     expect(deedWords(shake(1))).toBe('Shake G27, 1 jar');
-    expect(countWords(2, 'dish')).toBe('2 dishes');
+    expect(countWords(2, 'dish')).toBe('2 plates');
     expect(countWords(1, 'bag')).toBe('1 block');
     expect(deedWords({ kind: 'load', batch: 'G28', isNext: true })).toBe('Next cook: G28');
     expect(deedWords({ kind: 'load', batch: 'G28', isNext: false })).toBe('Load a cook: G28');

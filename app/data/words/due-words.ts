@@ -31,6 +31,8 @@ export function deedWords(deed: Deed): string {
       return `Inoculate ${deed.batch}`;
     case 'shake':
       return `Shake ${deed.batch}, ${countWords(deed.count, deed.vessel)}`;
+    case 'swirl':
+      return `Swirl ${deed.batches.length > 2 ? countWords(deed.count, 'bottle') : deed.batches.join(', ')}`;
     case 'look':
       return `Look at ${deed.batch}`;
     case 'openBlocks':
@@ -41,14 +43,17 @@ export function deedWords(deed: Deed): string {
 }
 
 /** One and several of each kind of vessel, as people call them once they are filled. */
-const VESSEL_WORDS: Readonly<Record<VesselType['kind'], readonly [one: string, several: string]>> = {
+export const VESSEL_WORDS: Readonly<Record<VesselType['kind'], readonly [one: string, several: string]>> = {
   jar: ['jar', 'jars'],
   bag: ['block', 'blocks'],
   bottle: ['bottle', 'bottles'],
-  dish: ['dish', 'dishes'],
+  dish: ['plate', 'plates'],
+  slant: ['slant', 'slants'],
   syringe: ['syringe', 'syringes'],
   tray: ['tray', 'trays'],
   tub: ['tub', 'tubs'],
+  print: ['print', 'prints'],
+  mushroom: ['mushroom', 'mushrooms'],
 };
 
 export function countWords(count: number, kind: VesselType['kind']): string {

@@ -1,5 +1,5 @@
 import { signal } from '@angular/core';
-import type { FigureWords, ShownUnit, UnitChoices, UnitName } from '../../../core/index';
+import type { CultureUnit, FigureWords, ShownUnit, UnitChoices, UnitName } from '../../../core/index';
 import { METRIC_WORDS } from '../../../core/quantity/figure-words';
 import { decimalsOf, formatNumber } from '../../../core/quantity/format';
 import {
@@ -136,16 +136,26 @@ export function volumeWords(volumeMl: number, digits = 0): string {
   return words(volumeFigure(volumeMl, digits));
 }
 
-/** What a vessel is given, or still has: spawn by mass, culture in the milliliters of a syringe. */
+/** What is counted and not measured, one and several. */
+const COUNTED: Readonly<Record<Exclude<CultureUnit, 'g' | 'ml'>, readonly [one: string, several: string]>> = {
+  wedge: ['wedge', 'wedges'],
+  scrape: ['scrape', 'scrapes'],
+  piece: ['piece', 'pieces'],
+};
+
+/** What a vessel is given, or still has: spawn by mass, broth in the milliliters of a syringe, plates by wedges. */
 export function doseFigure(
   value: number,
-  unit: 'g' | 'ml',
+  unit: CultureUnit,
   digits = value < 10 && !Number.isInteger(value) ? 1 : 0,
 ): Figure {
-  return figureIn(shownUnit(unit, unit === 'ml'), value, digits);
+  if (unit === 'g' || unit === 'ml') {
+    return figureIn(shownUnit(unit, unit === 'ml'), value, digits);
+  }
+  return { figure: formatNumber(value, digits), sign: COUNTED[unit][value === 1 ? 0 : 1] };
 }
 
-export function doseWords(value: number, unit: 'g' | 'ml', digits?: number): string {
+export function doseWords(value: number, unit: CultureUnit, digits?: number): string {
   return words(doseFigure(value, unit, digits));
 }
 

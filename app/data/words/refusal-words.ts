@@ -68,6 +68,9 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
   'put-away': () => 'The batch must still stand. It is put away.',
   'wrong-phase': ({ code, phase, wanted }) =>
     `${code} must be ${WANTED_WORDS[wanted]}. It is ${PHASE_WORDS[phase as VesselPhase]}.`,
+  'feeds-itself': ({ code }) => `${code} must be fed from another vessel. It cannot feed itself.`,
+  'part-sown': ({ code, part, parts }) =>
+    `Part must be one of the ${parts} of ${code} that is not sown yet. You gave ${part}.`,
   'wrong-step': ({ step, allowed }) =>
     allowed.length === 0
       ? `${stepWords(step)} must be of a cook that is still on.`

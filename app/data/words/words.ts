@@ -11,6 +11,7 @@ import type {
   Fate,
   House,
   Proof,
+  Radius,
   VesselId,
   VesselType,
   VesselPhase,
@@ -19,10 +20,12 @@ import { DAY_MS } from '../../../core/base/time';
 import { stepsOf } from '../../../core/formula/hydration';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
+import { BROTH_WORDS, MISHAP_WORDS, WARNING_NAMES } from './culture-words';
 import {
   amountWords,
   doseWords,
   figureIn,
+  measureWords,
   shownUnit,
   temperatureWords,
   type Figure,
@@ -86,6 +89,14 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   cleanWorkSpawn: 'Clean work with spawn',
   cleanWorkCulture: 'Clean work: alcohol, flame, needles',
   airSettled: 'Box stocked, air settling',
+  alcoholAndFlame: 'Alcohol and flame',
+  surfacesDry: 'Gloves and surfaces dry',
+  bleachMixes: 'What bleach must not meet',
+  needles: 'Needles',
+  dustMask: 'Dust and masks',
+  neverSmell: 'Suspects stay shut',
+  warmWater: 'Water for spores',
+  wildClone: 'A clone from the wild',
   other: 'Caution',
 };
 
@@ -218,16 +229,26 @@ export function entryWords(entry: Entry, house: House): string {
     case 'cautionRead':
       return `${CAUTION_WORDS[entry.caution]}, read`;
     case 'inoculated':
-      return `${vessels} inoculated, ${doseWords(entry.doseEach, entry.doseUnit)} each`;
+      return inoculatedWords(entry, house);
     case 'inspected': {
       const seen = [
         entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
         entry.fraction === undefined ? '' : `${formatNumber(entry.fraction * 100)} %`,
+        entry.radii === undefined ? '' : radiiWords(entry.radii),
+        entry.broth === undefined ? '' : BROTH_WORDS[entry.broth],
         entry.photoId === undefined ? '' : 'photo',
         entry.note === undefined ? '' : `“${excerpt(entry.note)}”`,
       ].filter(Boolean);
       return `${vessels}: ${seen.join(', ') || 'looked at'}`;
     }
+    case 'swirled':
+      return `${vessels} swirled`;
+    case 'wrapped':
+      return `${vessels} wrapped`;
+    case 'mishap':
+      return `${vessels}: ${MISHAP_WORDS[entry.what]}`;
+    case 'warnedOf':
+      return `${vessels}: gone on all the same, ${entry.warnings.map((held) => WARNING_NAMES[held]).join(', ')}`;
     case 'shaken':
       return `${vessels} shaken`;
     case 'moved':
@@ -261,6 +282,22 @@ export function entryWords(entry: Entry, house: House): string {
     default:
       return correctionWords(entry, house);
   }
+}
+
+function inoculatedWords(entry: EntryOf<'inoculated'>, house: House): string {
+  const vessels = vesselWords(entry.vesselIds, house);
+  const dose = doseWords(entry.doseEach, entry.doseUnit);
+  if (entry.drawn === true) {
+    return `${vessels} drawn, ${dose} each`;
+  }
+  const part = entry.compartment === undefined ? '' : `, part ${entry.compartment}`;
+  const sector = entry.sector === undefined ? '' : `, ${entry.sector} sector`;
+  return `${vessels} inoculated${part}, ${dose} each${sector}`;
+}
+
+/** "north 12 mm, east 9 mm". */
+export function radiiWords(radii: readonly Radius[]): string {
+  return radii.map(({ sector, mm }) => `${sector} ${measureWords(mm, 'mm', 0)}`).join(', ');
 }
 
 const EXCERPT = 60;

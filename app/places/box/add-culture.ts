@@ -1,50 +1,141 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import type { Isolate } from '../../../core/index';
-import { HouseStore } from '../../data/store/house-store';
+import { format, startOfDay } from 'date-fns';
+import {
+  HowItCame,
+  RECEIVED_IN,
+  formOf as cultureFormOf,
+  receivedAs,
+  unitOf,
+  usualContent,
+  type CultureForm,
+  type CultureUnit,
+  type Isolate,
+  type Place,
+  type Species,
+} from '../../../core/index';
+import { Time } from '../../data/clock/time';
 import { Journal } from '../../data/journal/journal';
-import { checkedBy, typedLine, typedNumber } from '../../pieces/form/checked-by';
+import { HouseStore } from '../../data/store/house-store';
+import { checkedBy, typedLine, typedNumber, typedNumberOrNothing } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
+import { DateField } from '../../pieces/form/date-field';
 import { isSound, valueOf } from '../../pieces/form/form-state';
 import { PickField } from '../../pieces/form/pick-field';
 import { TextField } from '../../pieces/form/text-field';
+import { ownSpecies } from './own-species';
 
 const ISOLATE = typedLine({ label: 'Isolate' });
-/** Where the vessel is not known, which cannot be chosen. */
-const MOST_ML = 1000;
+const SPECIES = typedLine({ label: 'Species' });
+const COUNT = typedNumber({ field: { label: 'How many' }, min: 1, max: 500, whole: true });
+const TRANSFERS = typedNumberOrNothing({ field: { label: 'Transfers' }, min: 0, max: 99, whole: true });
+/** No culture of a kitchen holds more, in any of its units. */
+const MOST: Readonly<Record<CultureUnit, number>> = {
+  ml: 5000,
+  g: 20_000,
+  wedge: 200,
+  scrape: 200,
+  piece: 50,
+};
+const UNIT_NAMES: Readonly<Record<CultureUnit, string>> = {
+  ml: 'Milliliters in each',
+  g: 'Grams in each',
+  wedge: 'Wedges in each',
+  scrape: 'Scrapes in each',
+  piece: 'Pieces in each',
+};
+const HOW_WORDS: Readonly<Record<HowItCame, string>> = {
+  bought: 'bought',
+  swap: 'swapped',
+  own: 'taken here',
+  wild: 'found in the wild',
+  unknown: 'not known',
+};
+const HINTS: Readonly<Partial<Record<CultureForm, string>>> = {
+  plate: 'A whole 90 mm dish is about 40 wedges of a square centimeter; half a dish is 20.',
+  slant: 'A slant gives some six scrapes.',
+  print: 'A print of the size of a cap gives some twenty scrapes.',
+  spores: 'Ten milliliters do about six jars.',
+  tissue: 'Each piece of clean inner flesh goes on a plate of its own.',
+};
+const ANOTHER = 'another-species';
 
-/** A culture that comes into the house: what it is, in what, how much. */
+/** A culture that comes into the house, on this day or an earlier one: what it is, in what, how much, and where from. */
 @Component({
   selector: 'nw-add-culture',
-  imports: [ChoiceField, MatButton, MatDialogContent, MatDialogTitle, PickField, TextField],
+  imports: [ChoiceField, DateField, MatButton, MatDialogContent, MatDialogTitle, PickField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Add a culture</h2>
     <mat-dialog-content>
       <form (submit)="$event.preventDefault(); save()">
+        <nw-choice-field name="What came" [control]="form.controls.vessel" [options]="containers()" />
         <nw-pick-field
           name="Species"
           [options]="kinds()"
           [value]="speciesId()"
           (chosen)="speciesId.set($event)"
         />
+        @if (isAnother()) {
+          <nw-text-field name="Its name" [longest]="80" [control]="form.controls.species" />
+          <nw-text-field name="In Latin, if known" [longest]="80" [control]="latin" />
+        }
         <nw-text-field
           name="Isolate, as its keeper calls it"
           [longest]="80"
           [control]="form.controls.isolate"
         />
-        <nw-choice-field name="In a" [control]="form.controls.vessel" [options]="containers()" />
-        <nw-text-field
-          keys="decimal"
-          name="Milliliters in each"
-          unit="ml"
-          [unitStays]="true"
-          [longest]="12"
-          [control]="form.controls.volume"
-        />
+        <div class="two">
+          <nw-text-field keys="numeric" name="How many" [longest]="4" [control]="form.controls.count" />
+          <nw-text-field
+            keys="decimal"
+            [name]="amountName()"
+            [unit]="unit() === 'ml' || unit() === 'g' ? unit() : ''"
+            [unitStays]="unit() === 'ml'"
+            [longest]="12"
+            [control]="form.controls.amount"
+          />
+        </div>
+        @if (hint(); as words) {
+          <p class="soft">{{ words }}</p>
+        }
+        <div class="two">
+          <nw-date-field name="Came on" [control]="form.controls.came" [latest]="today()" />
+          <nw-choice-field name="Kept in the" [control]="form.controls.place" [options]="places" />
+        </div>
+        <div class="two">
+          <nw-choice-field name="How it came" [control]="form.controls.how" [options]="hows" />
+          <nw-text-field name="From whom, if that matters" [longest]="80" [control]="form.controls.from" />
+        </div>
+        <div class="two">
+          <nw-date-field [name]="takenName()" [control]="form.controls.taken" [latest]="today()" />
+          @if (isMycelium()) {
+            <nw-text-field
+              keys="numeric"
+              name="Transfers before, if told"
+              [longest]="3"
+              [control]="form.controls.transfers"
+            />
+          }
+        </div>
+        <nw-text-field name="Note" [rows]="2" [longest]="2000" [control]="form.controls.note" />
+        @if (isWild()) {
+          <p class="caution">
+            A wild mushroom is cloned to be eaten only after an expert has identified it: what grows is as
+            safe or unsafe as its parent.
+          </p>
+        }
         <p class="soft">
           Follow the law where you live: some species and spores are controlled in some places.
         </p>
@@ -57,49 +148,108 @@ const MOST_ML = 1000;
       display: grid;
       gap: 14px;
     }
+    .two {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 200px), 1fr));
+      gap: 14px;
+      align-items: start;
+    }
+    .caution {
+      padding: 10px 14px;
+      border-radius: var(--plaque-corner);
+      background: var(--beet-wash);
+    }
   `,
 })
 export class AddCulture {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
   private readonly dialog = inject<MatDialogRef<AddCulture>>(MatDialogRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  protected readonly kinds = computed<readonly Choice[]>(() =>
-    (this.store.house()?.records.species ?? []).map(({ id, name, latin }) => ({
+
+  protected readonly kinds = computed<readonly Choice[]>(() => [
+    ...(this.store.house()?.records.species ?? []).map(({ id, name, latin }) => ({
       value: id,
       words: `${name} (${latin})`,
     })),
-  );
-  private readonly vessels = computed(() =>
-    (this.store.house()?.records.vesselTypes ?? []).filter(
-      (v) => v.id.startsWith('culture-') && v.kind !== 'dish',
-    ),
-  );
+    { value: ANOTHER, words: 'Another species' },
+  ]);
+  private readonly vessels = computed(() => {
+    const types = this.store.house()?.records.vesselTypes ?? [];
+    return RECEIVED_IN.flatMap((id) => types.find((t) => t.id === id) ?? []);
+  });
   protected readonly containers = computed<readonly Choice[]>(() =>
     this.vessels().map(({ id, name }) => ({ value: id, words: name })),
   );
+  protected readonly hows: readonly Choice<HowItCame>[] = HowItCame.options.map((value) => ({
+    value,
+    words: HOW_WORDS[value],
+  }));
+  protected readonly places: readonly Choice<Place>[] = [
+    { value: 'fridge', words: 'fridge' },
+    { value: 'shelf', words: 'shelf' },
+  ];
   protected readonly speciesId = signal('black-poplar');
+  protected readonly isAnother = computed(() => this.speciesId() === ANOTHER);
+  protected readonly today = computed(() => startOfDay(this.time.minute()));
+
   private readonly held = new FormControl('culture-syringe', { nonNullable: true });
   private readonly heldId = valueOf(this.held);
   private readonly vessel = computed(() => this.vessels().find((v) => v.id === this.heldId()));
-  private readonly volumeRule = computed(() =>
+  private readonly cultureForm = computed((): CultureForm => {
+    const vessel = this.vessel();
+    return vessel === undefined ? 'broth' : cultureFormOf({ stage: receivedAs(vessel.id), vessel });
+  });
+  protected readonly unit = computed(() => unitOf(this.cultureForm()));
+  protected readonly amountName = computed(() => UNIT_NAMES[this.unit()]);
+  protected readonly hint = computed(() => HINTS[this.cultureForm()] ?? '');
+  /** Spores and tissue are where counting begins. */
+  protected readonly isMycelium = computed(() => !['print', 'spores', 'tissue'].includes(this.cultureForm()));
+  protected readonly takenName = computed(() =>
+    this.isMycelium() ? 'Grown or drawn on, if known' : 'Taken on, if known',
+  );
+  private readonly amountRule = computed(() =>
     typedNumber({
-      field: { label: 'Milliliters' },
-      min: 0.5,
-      max: this.vessel()?.capacityMl ?? MOST_ML,
-      unit: ' ml',
-      unitStays: true,
+      field: { label: this.amountName() },
+      min: this.unit() === 'ml' || this.unit() === 'g' ? 0.5 : 1,
+      max: this.unit() === 'ml' ? (this.vessel()?.capacityMl ?? MOST.ml) : MOST[this.unit()],
+      unit: this.unit() === 'ml' || this.unit() === 'g' ? ` ${this.unit()}` : '',
+      unitStays: this.unit() === 'ml',
     }),
   );
+  private readonly speciesRule = checkedBy(() => SPECIES);
+  protected readonly latin = new FormControl('', { nonNullable: true });
   protected readonly form = new FormGroup({
-    isolate: new FormControl('', { nonNullable: true, validators: checkedBy(() => ISOLATE) }),
     vessel: this.held,
-    volume: new FormControl('10', { nonNullable: true, validators: checkedBy(() => this.volumeRule()) }),
+    species: new FormControl('', { nonNullable: true }),
+    isolate: new FormControl('', { nonNullable: true, validators: checkedBy(() => ISOLATE) }),
+    count: new FormControl('1', { nonNullable: true, validators: checkedBy(() => COUNT) }),
+    amount: new FormControl('10', { nonNullable: true, validators: checkedBy(() => this.amountRule()) }),
+    came: new FormControl<Date | null>(this.today()),
+    place: new FormControl<Place>('fridge', { nonNullable: true }),
+    how: new FormControl<HowItCame>('bought', { nonNullable: true }),
+    from: new FormControl('', { nonNullable: true }),
+    taken: new FormControl<Date | null>(null),
+    transfers: new FormControl('', { nonNullable: true, validators: checkedBy(() => TRANSFERS) }),
+    note: new FormControl('', { nonNullable: true }),
   });
+  private readonly how = valueOf(this.form.controls.how);
+  protected readonly isWild = computed(() => this.how() === 'wild');
 
   constructor() {
-    this.held.valueChanges.pipe(takeUntilDestroyed()).subscribe((id) => {
-      this.form.controls.volume.setValue(id === 'culture-jar' ? '300' : '10');
+    effect(() => {
+      const [vessel, form] = [this.vessel(), this.cultureForm()];
+      untracked(() => {
+        if (vessel !== undefined) {
+          this.form.controls.amount.setValue(String(usualContent(form, vessel)));
+        }
+      });
+    });
+    effect(() => {
+      const { species } = this.form.controls;
+      species[this.isAnother() ? 'addValidators' : 'removeValidators'](this.speciesRule);
+      species.updateValueAndValidity();
     });
   }
 
@@ -108,28 +258,54 @@ export class AddCulture {
     if (!isSound(this.form, this.host) || vessel === undefined) {
       return;
     }
-    const { isolate, volume } = this.form.getRawValue();
+    const typed = this.form.getRawValue();
+    const species = this.isAnother()
+      ? ownSpecies(SPECIES.parse(typed.species), this.latin.value, this.time.now())
+      : undefined;
+    const from = typed.from.trim();
+    const transfers = this.isMycelium() ? TRANSFERS.parse(typed.transfers) : undefined;
     const received = await this.journal.receiveCulture({
+      stage: receivedAs(vessel.id),
       vessel,
-      isolate: this.isolateNamed(ISOLATE.parse(isolate)),
-      contentsMl: this.volumeRule().parse(volume),
-      count: 1,
+      isolate: this.isolateNamed(ISOLATE.parse(typed.isolate), species),
+      ...(species !== undefined && { species }),
+      holds: { amount: this.amountRule().parse(typed.amount), unit: this.unit() },
+      count: COUNT.parse(typed.count),
+      origin: {
+        how: typed.how,
+        ...(from !== '' && { from }),
+        ...(typed.taken !== null && { on: format(typed.taken, 'yyyy-MM-dd') }),
+        ...(transfers !== undefined && { transfers }),
+      },
+      arrivedMs: this.arrivedMs(typed.came),
+      place: typed.place,
+      note: typed.note.trim(),
+      isWild: this.isWild(),
     });
     if (received) {
       this.dialog.close();
     }
   }
 
-  private isolateNamed(name: string): Isolate {
+  /** Today is now; an earlier day counts from its noon. */
+  private arrivedMs(came: Date | null): number {
+    const NOON_HOURS = 12;
+    return came === null || came.getTime() >= this.today().getTime()
+      ? this.time.now()
+      : new Date(came).setHours(NOON_HOURS, 0, 0, 0);
+  }
+
+  private isolateNamed(name: string, species: Species | undefined): Isolate {
+    const speciesId = species?.id ?? this.speciesId();
     const known = this.store
       .house()
-      ?.records.isolates.find((i) => i.name === name && i.speciesId === this.speciesId());
+      ?.records.isolates.find((i) => i.name === name && i.speciesId === speciesId);
     return (
       known ?? {
-        id: `i-${Date.now().toString(36)}`,
+        id: `i-${this.time.now().toString(36)}`,
         schemaVersion: 1,
-        updatedAt: new Date().toISOString(),
-        speciesId: this.speciesId(),
+        updatedAt: new Date(this.time.now()).toISOString(),
+        speciesId,
         name,
       }
     );

@@ -9,13 +9,35 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { type VesselView } from '../../../core/index';
-import { doseFigure, doseWords } from '../../data/words/measure-words';
+import {
+  MINUTE_MS,
+  formOf,
+  sharesInTurn,
+  stepsOfJob,
+  unitOfJob,
+  workOf,
+  type Job,
+  type Mishap,
+  type Step,
+  type VesselView,
+} from '../../../core/index';
+import { Time } from '../../data/clock/time';
+import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
-import { openedIn } from '../../data/views/opened';
-import { Journal } from '../../data/journal/journal';
+import {
+  MISHAP_WORDS,
+  PROMPT_DONE,
+  PROMPT_WORDS,
+  closeWords,
+  howWords,
+  nounOf,
+} from '../../data/words/culture-words';
+import { countWords } from '../../data/words/due-words';
+import { doseFigure, doseWords } from '../../data/words/measure-words';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { DRY_MINUTES } from './clean-work';
+import { sittingIn } from './sitting-link';
 
 /** Keys that mean something else here; every other key or a foot pedal is Done. */
 const NOT_DONE = new Set([
@@ -34,6 +56,8 @@ const NOT_DONE = new Set([
   'PageUp',
   'PageDown',
 ]);
+/** At most two vessels stand open in a still-air box. Common practice, no source. */
+const USUAL_OPEN = 2;
 
 /** One vessel a screen, for gloved hands: one knuckle, one deed. */
 @Component({
@@ -44,48 +68,131 @@ const NOT_DONE = new Set([
   styleUrl: './box-work.scss',
 })
 export class BoxWork {
-  /** "id:1.2.3": id or code of the batch and the numbers of its vessels in this sitting. */
+  /** The jobs of this sitting, as the address holds them. */
   readonly sitting = input.required<string>();
-  /** Ids of the sources, separated by commas. */
-  readonly source = input.required<string>();
-  readonly dose = input.required<string>();
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
+  private readonly time = inject(Time);
   protected readonly busy = signal(false);
+  /** What the prompt asks for was done, and said so. */
+  protected readonly prompted = signal(false);
 
-  protected readonly batch = computed(
-    () => openedIn(this.store.house(), this.sitting().split(':')[0])?.batch,
+  private readonly plan = computed(() => sittingIn(this.sitting(), this.store.house()));
+  protected readonly jobs = computed(() => this.plan().jobs);
+  /** Vessels of all jobs, in the order of the work. */
+  protected readonly targets = computed(() => this.jobs().flatMap((job) => job.targets));
+  protected readonly waiting = computed((): readonly Step[] =>
+    this.jobs().flatMap((job) => stepsOfJob(job).filter(({ target }) => !this.isPassedOver(target))),
   );
-  protected readonly targets = computed(() => {
-    const numbers = new Set((this.sitting().split(':')[1] ?? '').split('.').map(Number));
-    return this.batch()?.vessels.filter((v) => numbers.has(v.vessel.number)) ?? [];
-  });
-  protected readonly waiting = computed(() => this.targets().filter((v) => v.state.phase === 'cooked'));
   protected readonly current = computed(() => this.waiting()[0]);
-  protected readonly place = computed(() => this.targets().length - this.waiting().length + 1);
-  /** What became of the sitting: all done, or how many and what of the others. */
-  protected readonly doneWords = computed(() => {
-    const lost = this.targets().filter((v) => v.state.phase === 'gone').length;
-    const done = this.targets().length - lost;
-    return lost > 0 ? `${done} done, ${lost} dropped.` : done === 1 ? 'It is done.' : `All ${done} are done.`;
+  protected readonly job = computed(() => this.current()?.job ?? this.jobs()[0]);
+  private readonly allSteps = computed(() =>
+    this.targets().reduce((sum, t) => sum + (t.batch.vessel.compartments ?? 1), 0),
+  );
+  protected readonly all = computed(() => Math.max(this.allSteps(), this.waiting().length));
+  protected readonly place = computed(() => this.all() - this.waiting().length + 1);
+  protected readonly noun = computed(() => {
+    const target = this.current()?.target;
+    return target === undefined ? '' : nounOf(formOf(target.batch), target.batch.vessel.kind);
   });
-  protected readonly sources = computed(() => {
-    const house = this.store.house();
-    return this.source()
-      .split(',')
-      .flatMap((name) => openedIn(house, name)?.vessel ?? []);
+  protected readonly work = computed(() => {
+    const job = this.job();
+    return (job && workOf(job)) ?? 'needle';
   });
-  protected readonly doseEach = computed(() => Number(this.dose()));
-  protected readonly unit = computed(() => this.sources()[0]?.remainingUnit ?? 'ml');
-  protected readonly isSpawn = computed(() => this.unit() === 'g');
+  protected readonly unit = computed(() => {
+    const job = this.job();
+    return job === undefined ? 'ml' : unitOfJob(job);
+  });
+  protected readonly each = computed(() => this.job()?.each ?? 0);
+  /** Those that give now: emptied in turn, the first that has something left. */
+  protected readonly sources = computed((): readonly VesselView[] => {
+    const job = this.job();
+    if (job === undefined) {
+      return [];
+    }
+    const giving = job.sources.filter((s) => s.remaining > 0);
+    return job.sharing === 'inTurn' ? giving.slice(0, 1) : giving;
+  });
   protected readonly sourceWords = computed(() => {
-    const first = this.sources()[0];
+    const [first] = this.sources();
     const remaining = this.sources().reduce((sum, s) => sum + s.remaining, 0);
-    return `${first?.species?.name ?? ''} ${first?.isolate?.name ?? ''}, ${doseWords(remaining, this.unit())} left`;
+    const sector = this.job()?.sector;
+    const name = [first?.species?.name, first?.isolate?.name].filter(Boolean).join(' ');
+    const where = sector === undefined ? '' : `, ${sector} sector`;
+    return `${name}${where}, ${doseWords(remaining, this.unit())} left`;
   });
-  protected readonly inTheBox = computed(() => Math.min(this.waiting().length, 4));
+  protected readonly how = computed(() => {
+    const target = this.current()?.target;
+    return target === undefined ? '' : howWords(this.work(), formOf(target.batch));
+  });
+  protected readonly part = computed(() => {
+    const part = this.current()?.part;
+    const parts = this.current()?.target.batch.vessel.compartments;
+    return part === undefined || part === 'whole' ? '' : `part ${part} of ${parts}`;
+  });
+  protected readonly close = computed(() => {
+    const target = this.current()?.target;
+    return target === undefined ? '' : closeWords(formOf(target.batch));
+  });
+  /** No flame until gloves and surfaces had their dry wait; whoever noted none is reminded. */
+  protected readonly prompt = computed(() => {
+    const work = this.work();
+    if (work === 'pour') {
+      return PROMPT_WORDS.pour;
+    }
+    const wiped = this.store
+      .house()
+      ?.facts.findLast((f) => f.kind === 'cautionRead' && f.caution === 'surfacesDry');
+    const dryMs = wiped === undefined ? undefined : Date.parse(wiped.at) + DRY_MINUTES * MINUTE_MS;
+    return dryMs !== undefined && this.time.now() < dryMs
+      ? 'No flame yet: gloves and surfaces dry'
+      : PROMPT_WORDS[work];
+  });
+  protected readonly promptDone = computed(() => PROMPT_DONE[this.work()]);
+
+  /** Vessels that may stand open at once, of the same job. */
+  protected readonly inTheBox = computed(() => {
+    const limit = this.store.household()?.openAtOnce ?? USUAL_OPEN;
+    const job = this.current()?.job;
+    return Math.min(this.waiting().filter((s) => s.job === job && s.part === 'whole').length, limit);
+  });
+
+  /** What became of the sitting, and of each job. */
+  protected readonly doneWords = computed(() => {
+    const targets = this.targets();
+    const lost = targets.filter((v) => v.state.phase === 'gone').length;
+    const passed = targets.filter((v) => v.state.phase !== 'gone' && this.isPassedOver(v)).length;
+    const done = targets.length - lost - passed;
+    const rest = [lost > 0 ? `${lost} dropped` : '', passed > 0 ? `${passed} got nothing` : ''].filter(
+      Boolean,
+    );
+    return rest.length > 0
+      ? `${[`${done} done`, ...rest].join(', ')}.`
+      : done === 1
+        ? 'It is done.'
+        : `All ${done} are done.`;
+  });
+  protected readonly jobLines = computed(() =>
+    this.jobs().map((job) => {
+      const done = job.targets.filter((t) => t.state.sourceVesselIds.length > 0 && t.state.phase !== 'gone');
+      const left = job.sources.map((s) => `${s.code} has ${doseWords(s.remaining, s.remainingUnit)} left`);
+      const kind = job.targets[0]?.batch.vessel.kind ?? 'jar';
+      const codes = [...new Set(job.targets.map((t) => t.batchCode))].join(', ');
+      return `${codes}: ${countWords(done.length, kind)}. ${left.join(', ')}.`;
+    }),
+  );
+  protected readonly closeAll = computed(() => {
+    const [target] = this.targets();
+    return target === undefined ? '' : closeWords(formOf(target.batch));
+  });
+  protected readonly toTent = computed(() => this.targets().every((t) => t.batch.stage === 'bulk'));
+  protected readonly firstBatch = computed(() => this.targets()[0]?.batch.id);
+
+  protected readonly mishaps: readonly { readonly what: Mishap; readonly words: string }[] = (
+    ['openTooLong', 'touched', 'spilled'] as const
+  ).map((what) => ({ what, words: capital(MISHAP_WORDS[what]) }));
 
   @HostListener('document:keydown', ['$event'])
   protected onKey(event: KeyboardEvent): void {
@@ -110,17 +217,25 @@ export class BoxWork {
   }
 
   protected done(times: 1 | 2): void {
-    void this.give(this.waiting().slice(0, 1), this.doseEach() * times);
+    void this.give(this.waiting().slice(0, 1), times);
   }
 
   protected doneAll(): void {
-    void this.give(this.waiting().slice(0, this.inTheBox()), this.doseEach());
+    void this.give(this.waiting().slice(0, this.inTheBox()), 1);
   }
 
   protected async dropped(): Promise<void> {
-    const vessel = this.current();
+    const vessel = this.current()?.target;
     if (vessel !== undefined) {
       await this.journal.say({ kind: 'discarded', vesselIds: [vessel.vessel.id], reason: 'dropped' });
+    }
+  }
+
+  /** Something went wrong with the open vessel; it is done or dropped by another press. */
+  protected async wentWrong(what: Mishap): Promise<void> {
+    const vessel = this.current()?.target;
+    if (vessel !== undefined) {
+      await this.journal.say({ kind: 'mishap', vesselIds: [vessel.vessel.id], what });
     }
   }
 
@@ -132,23 +247,67 @@ export class BoxWork {
     void this.router.navigate(['/box']);
   }
 
-  protected readonly doseShown = computed(() => doseFigure(this.doseEach(), this.unit()));
-  protected readonly doseWords = doseWords;
+  protected readonly doseShown = computed(() => doseFigure(this.each(), this.unit()));
+  protected readonly doubled = computed(() => doseWords(this.each() * 2, this.unit()));
+  protected readonly currentMishaps = computed(() =>
+    (this.current()?.target.state.mishaps ?? [])
+      .filter((m) => Date.parse(m.at) >= this.plan().sinceMs)
+      .map((m) => MISHAP_WORDS[m.what])
+      .join(', '),
+  );
 
-  private async give(vessels: readonly VesselView[], doseEach: number): Promise<void> {
-    if (vessels.length === 0 || this.busy()) {
+  private async give(steps: readonly Step[], times: 1 | 2): Promise<void> {
+    const [first] = steps;
+    if (first === undefined || this.busy()) {
       return;
     }
     this.busy.set(true);
-    await this.journal.say({
-      kind: 'inoculated',
-      vesselIds: vessels.map((v) => v.vessel.id),
-      sourceVesselIds: this.sources().map((s) => s.vessel.id),
-      doseEach,
-      doseUnit: this.unit(),
-      // The prompt that stood there was part of the deed.
-      flamed: this.isSpawn() ? undefined : true,
-    });
+    const flamed = this.prompted() && this.work() !== 'pour';
+    await this.journal.say(inoculation(first.job, steps, { times, flamed }));
+    this.prompted.set(false);
     this.busy.set(false);
   }
+
+  /** Nothing was left for it in this sitting; it waits for another. */
+  private isPassedOver({ state }: VesselView): boolean {
+    const { sinceMs } = this.plan();
+    return (
+      state.phase === 'cooked' &&
+      state.mishaps.some((m) => m.what === 'notEnough' && Date.parse(m.at) >= sinceMs)
+    );
+  }
+}
+
+/** What is noted of one press: who gave how much, and to whom. */
+function inoculation(
+  { sources, each, sharing, sector }: Job,
+  steps: readonly Step[],
+  { times, flamed }: { readonly times: 1 | 2; readonly flamed: boolean },
+): Said {
+  const together = sharing === 'together' && sources.length > 1;
+  const doseEach = each * times * (together ? sources.length : 1);
+  const turns = sharesInTurn(sources, doseEach * steps.length);
+  // What none of them holds is refused whole, so the last that was asked is told as giving it.
+  const giving =
+    sharing === 'inTurn'
+      ? sources.flatMap((s, i) => (turns[i]! > 0 ? [{ id: s.vessel.id, share: turns[i]! }] : []))
+      : sources.map((s) => ({ id: s.vessel.id, share: 1 / sources.length }));
+  const told = giving.length > 0 ? giving : sources.slice(0, 1).map((s) => ({ id: s.vessel.id, share: 1 }));
+  const part = steps[0]?.part;
+  return {
+    kind: 'inoculated',
+    vesselIds: steps.map((s) => s.target.vessel.id),
+    sourceVesselIds: told.map((g) => g.id),
+    doseEach,
+    doseUnit: unitOfJob({ sources, targets: [], each, sharing }),
+    ...(told.length > 1 && { shares: told.map((g) => g.share) }),
+    ...(together && { together }),
+    ...(sector !== undefined && { sector }),
+    ...(part !== undefined && part !== 'whole' && { compartment: part }),
+    ...(flamed && { flamed }),
+  };
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -1,4 +1,4 @@
-import { fedBy, isUsedUp, sourcesFor, allReadyToInoculate } from '../../../core/index';
+import { fedBy, formOf, formsThatFeed, isUsedUp, sourcesFor, allReadyToInoculate } from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
@@ -43,10 +43,13 @@ describe('the Box', () => {
       expect(box.host.querySelector<HTMLInputElement>('input[aria-label="Dose"]')!.value).toBe('2');
     });
 
-    it('offers the newest source first, and one that fed bad jars last and marked', () => {
+    it('offers the newest source first, and one that fed bad jars last and marked', async () => {
+      await box.press(/more that could feed it/);
       const codes = [...box.host.querySelectorAll('.source nw-plaque')].map((p) => p.textContent.trim());
       expect(codes[0]).toBe('L12-1');
-      expect(codes.at(-1)).toBe('L6-1');
+      expect(codes.at(-2)).toBe('L6-1');
+      // A plate that is suspect itself.
+      expect(codes.at(-1)).toBe('A32-3');
       expect(box.text()).toContain('6 of 9 it fed went bad');
     });
 
@@ -55,7 +58,7 @@ describe('the Box', () => {
       expect(box.text()).toMatch(
         /Dose must be above 0 and at most 43\.7 ml: L12-1 holds 350 ml for 8\. You typed 100 ml\. Nothing was changed\./,
       );
-      expect((box.button('Begin') as HTMLButtonElement).disabled).toBe(true);
+      expect((box.button(/begin|Go on all the same/) as HTMLButtonElement).disabled).toBe(true);
       await box.type('input[aria-label="Dose"]', '2');
       await box.type('input[aria-label="How many"]', '9');
       expect(box.text()).toContain('How many must be a whole number between 1 and 8. You gave 9.');
@@ -81,13 +84,13 @@ describe('the Box', () => {
     });
 
     it('starts the settling clock and keeps it as a fact', async () => {
-      await box.press('Stocked, settle 10 min');
+      await box.press('Stocked and wiped, settle 10 min');
       expect(box.text()).toMatch(/Air settles for 10 min more/);
     });
 
     it('shows the cautions of alcohol, flame and needles', () => {
       expect(box.text()).toContain('Never a flame in a closed box');
-      expect(box.text()).toContain('No recapping');
+      expect(box.text()).toContain('no recapping');
     });
   });
 
@@ -96,11 +99,10 @@ describe('the Box', () => {
     await endCook(setup);
     const house = setup.house();
     expect(allReadyToInoculate(house).map((w) => [w.view.code, w.vessels.length])).toEqual([['G28', 8]]);
-    const block = house.batches.find((b) => b.code === 'B12')!;
-    const spawn = sourcesFor(block, house);
+    const spawn = sourcesFor('bulk', house, Date.now());
     expect(spawn.length).toBeGreaterThan(0);
     spawn.forEach((s) => {
-      expect(s.batch.stage).toBe('grain');
+      expect(formsThatFeed('bulk')).toContain(formOf(s.batch));
       expect(isUsedUp(s)).toBe(false);
     });
     const l6 = house.batches.find((b) => b.code === 'L6')!.vessels[0]!;
@@ -117,7 +119,7 @@ describe('gloved work', () => {
     const { batches } = setup.house();
     const batch = batches.find((b) => b.code === 'G28')!.batch.id;
     const source = batches.find((b) => b.code === 'L12')!.vessels[0]!.vessel.id;
-    work = await render(BoxWork, { sitting: `${batch}:1.2.3.4.5`, source, dose: '2' });
+    work = await render(BoxWork, { sitting: `${batch}:1.2.3.4.5*${source}*2` });
   });
   afterEach(() => setup.close());
 
@@ -148,11 +150,39 @@ describe('gloved work', () => {
     expect(work.text()).toContain('jar 3 of 5');
   });
 
-  it('records the whole box at once, at most four', async () => {
-    await work.press('Done, all 4 in the box');
+  it('records what is open in the box at once, two at most', async () => {
+    await work.press('Done, both in the box');
+    await work.press('Done, both in the box');
     expect(jars().filter((j) => j.state.phase === 'running').length).toBe(4);
     expect(work.text()).toContain('jar 5 of 5');
-    expect(work.has('Done, all')).toBe(false);
+    expect(work.has('in the box')).toBe(false);
+  });
+
+  it('records a flamed needle only where that was pressed', async () => {
+    await work.press('Done, next');
+    await work.press('Flame the needle, outside; let it cool');
+    expect(work.text()).toContain('Needle flamed');
+    await work.press('Done, next');
+    await work.press('Done, next');
+    const given = setup
+      .house()
+      .facts.filter((f) => f.kind === 'inoculated')
+      .slice(-3);
+    expect(given.map((f) => f.flamed)).toEqual([undefined, true, undefined]);
+  });
+
+  it('passes over a jar for which not enough was left, and says so at the end', async () => {
+    await work.press('Not enough');
+    expect(work.text()).toContain('jar 2 of 5');
+    await work.press('Open too long');
+    expect(work.text()).toContain('open too long');
+    for (let n = 0; n < 4; n++) {
+      await work.press('Done, next');
+    }
+    expect(work.text()).toContain('4 done, 1 got nothing.');
+    expect(work.text()).toContain('L12-1 has 342 ml left');
+    expect(jars()[0]!.state.phase).toBe('cooked');
+    expect(jars()[1]!.state.mishaps.map((m) => m.what)).toEqual(['openTooLong']);
   });
 
   it('leaves a dropped jar out and goes on, and takes a slip back', async () => {
@@ -165,12 +195,14 @@ describe('gloved work', () => {
 
   it('ends by saying what happened where one was dropped', async () => {
     await work.press('Dropped');
-    await work.press('Done, all 4 in the box');
+    await work.press('Done, both in the box');
+    await work.press('Done, both in the box');
     expect(work.text()).toContain('4 done, 1 dropped.');
   });
 
   it('ends with what to do and where to go', async () => {
-    await work.press('Done, all 4 in the box');
+    await work.press('Done, both in the box');
+    await work.press('Done, both in the box');
     await work.press('Done, next');
     expect(work.text()).toContain('All 5 are done.');
     expect(work.text()).toContain('label before they leave the box');
@@ -199,10 +231,10 @@ describe('adding a culture', () => {
     expect(form.text()).toContain('Isolate must be 1 to 80 letters long');
     await fill('KO-Sill', '31');
     expect(form.text()).toContain(
-      'Milliliters must be between 0.5 and 30 ml. You gave 31 ml. Nothing was changed.',
+      'Milliliters in each must be between 0.5 and 30 ml. You gave 31 ml. Nothing was changed.',
     );
     await fill('KO-Sill', 'ten');
-    expect(form.text()).toContain('Milliliters must be a number. You typed “ten”');
+    expect(form.text()).toContain('Milliliters in each must be a number. You typed “ten”');
     expect((form.field('Isolate') as HTMLInputElement).value).toBe('KO-Sill');
     expect(closed).toBe(0);
     expect(setup.house().batches).toEqual([]);
@@ -222,5 +254,58 @@ describe('adding a culture', () => {
     await fill('KO-Sill', '12');
     await until(setup.store, (h) => h.batches.length === 2);
     expect(setup.house().records.isolates.length).toBe(1);
+  });
+});
+
+describe('receiving', () => {
+  let setup: SpecHouse;
+  let form: Rendered<AddCulture>;
+  beforeEach(async () => {
+    setup = await furnishedHouse({ provide: MatDialogRef, useValue: { close: () => undefined } });
+    form = await render(AddCulture);
+  });
+  afterEach(() => setup.close());
+
+  it('counts plates in wedges, from a day that is past, with where they come from', async () => {
+    await form.choose('What came', 'dish');
+    expect((form.field('Wedges in each') as HTMLInputElement).value).toBe('40');
+    await form.fill('Isolate', 'SH-Crate');
+    await form.fill('How many', '3');
+    await form.fill('Wedges in each', '20');
+    await form.fill('Came on', '3 Mar 2026');
+    await form.choose('How it came', 'swapped');
+    await form.fill('From whom', 'the club');
+    await form.fill('Transfers before', '4');
+    await form.fill('Note', 'thin but clean');
+    await form.press('It is in the house');
+    await until(setup.store, (h) => h.batches.length === 1);
+    const [batch] = setup.house().batches;
+    expect(batch!.vessels.map((v) => [v.code, v.remaining, v.remainingUnit, v.state.place])).toEqual([
+      ['A1-1', 20, 'wedge', 'fridge'],
+      ['A1-2', 20, 'wedge', 'fridge'],
+      ['A1-3', 20, 'wedge', 'fridge'],
+    ]);
+    expect(batch!.batch.madeAt.slice(0, 10)).toBe('2026-03-03');
+    expect(batch!.batch.origin).toEqual({ how: 'swap', from: 'the club', transfers: 4 });
+    expect(batch!.notes[0]!.note).toBe('thin but clean');
+  });
+
+  it('takes a wild clone as tissue of a species of one’s own, with its caution recorded', async () => {
+    await form.choose('What came', 'mushroom to clone');
+    expect(form.has('Transfers before')).toBe(false);
+    await form.fill('Species', 'Another species');
+    form.field('Species').dispatchEvent(new Event('blur'));
+    await form.settle();
+    await form.choose('How it came', 'found in the wild');
+    expect(form.text()).toContain('only after an expert has identified it');
+    await form.fill('Isolate', 'Beech stump');
+    await form.press('It is in the house');
+    expect(form.text()).toContain('Species must be 1 to 80 letters long');
+    await form.fill('Its name', 'Honey cap');
+    await form.press('It is in the house');
+    await until(setup.store, (h) => h.batches.length === 1);
+    const [view] = setup.house().batches[0]!.vessels;
+    expect([view!.code, view!.species?.name, view!.remainingUnit]).toEqual(['T1-1', 'Honey cap', 'piece']);
+    expect(setup.house().facts.some((f) => f.kind === 'cautionRead' && f.caution === 'wildClone')).toBe(true);
   });
 });

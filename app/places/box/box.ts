@@ -7,102 +7,158 @@ import {
   inject,
   input,
   signal,
-  untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import {
+  EMPTY_HOUSE,
+  HOUR_MS,
   MINUTE_MS,
   SAFE_CORE_C,
-  fedBy,
-  formatNumber,
-  type BatchView,
-  type VesselView,
-  EMPTY_HOUSE,
-  allReadyToInoculate,
   coreAfter,
   culturesInHand,
-  requireDose,
-  requireWithin,
-  sourcesFor,
-  usualDose,
+  formatNumber,
+  formOf,
+  inOrder,
+  workOf,
+  type BatchView,
+  type Job,
+  type ReadyToInoculate,
+  type VesselView,
 } from '../../../core/index';
-import { doseWords, temperatureWords } from '../../data/words/measure-words';
-import { problemOf } from '../../data/words/message-of';
-import { HouseStore } from '../../data/store/house-store';
-import { openedIn } from '../../data/views/opened';
-import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/clock/time';
+import { Keys } from '../../data/devices/keys';
+import { Journal } from '../../data/journal/journal';
+import { HouseStore } from '../../data/store/house-store';
+import { heldWords } from '../../data/words/culture-words';
+import { doseWords, temperatureWords } from '../../data/words/measure-words';
 import { shortTime, vesselCount } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
-import { Plaque } from '../../pieces/plaque';
-import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { Keys } from '../../data/devices/keys';
-import { BoxWork } from './box-work';
 import { Dialogs } from '../../pieces/dialogs';
 import { AskNumber } from '../../pieces/form/ask-number';
+import type { Choice } from '../../pieces/form/choice-field';
+import { BlankChoice } from '../../pieces/blank';
+import { Plaque } from '../../pieces/plaque';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { BoxWork } from './box-work';
+import { SETTLE_MINUTES, SITTING_HOURS, cautionsFor } from './clean-work';
+import { JobDraft } from './job-draft';
+import { linkOf } from './sitting-link';
 
-/** Common practice, no source: let the air settle for ten minutes after the box is stocked. */
-const SETTLE_MINUTES = 10;
 const READING_RULE = { min: -20, max: 150 };
 /** Models and thermometers are hardly further off. Our choice. */
 const LIKELY_WITHIN_C = 15;
+const ANYWHERE = 'anywhere';
+const COMPASS = ['north', 'east', 'south', 'west'];
 
 /** What goes in, from what, how much, and the clean work itself. */
 @Component({
   selector: 'nw-box',
-  imports: [AskNumber, BlankNumber, BoxWork, MatButton, Plaque, RouterLink, VesselGlyph],
+  imports: [
+    AskNumber,
+    BlankChoice,
+    BlankNumber,
+    BoxWork,
+    MatButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    Plaque,
+    RouterLink,
+    VesselGlyph,
+  ],
+  providers: [JobDraft],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './box.html',
   styleUrl: './box.scss',
 })
 export class Box {
+  /** A batch or vessel that waits for a culture. */
   readonly open = input<string>();
+  /** A culture that is to be given on. */
+  readonly from = input<string>();
   /** The sitting lives in the address, so a reload in mid-work loses nothing. */
   readonly work = input<string>();
-  readonly source = input<string>();
-  readonly dose = input<string>();
 
+  protected readonly draft = inject(JobDraft);
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly dialogs = inject(Dialogs);
   private readonly router = inject(Router);
 
+  /** Jobs that go before the one that is planned now. */
+  protected readonly queue = signal<readonly Job[]>([]);
   protected readonly waiting = computed(() => {
-    const house = this.store.house();
     const now = this.time.now();
-    return house === undefined
-      ? []
-      : allReadyToInoculate(house).map((w) => ({
-          ...w,
-          cool: w.coolMs <= now,
-          words:
-            w.coolMs <= now
-              ? 'cool to the middle'
-              : `core below ${temperatureWords(SAFE_CORE_C)} about ${shortTime(w.coolMs, now)}`,
-        }));
+    return this.draft.waiting().map((w) => ({ ...w, ...coolness(w, now) }));
   });
-  private readonly chosenId = signal<string | undefined>(undefined);
   protected readonly chosen = computed(() => {
-    const wanted = this.chosenId() ?? openedIn(this.store.house(), this.open())?.batch.batch.id;
-    return this.waiting().find((w) => w.view.batch.id === wanted) ?? this.waiting()[0];
+    const id = this.draft.chosen()?.view.batch.id;
+    return this.waiting().find((w) => w.view.batch.id === id);
   });
-  protected readonly sources = computed(() => {
-    const [house, chosen] = [this.store.house(), this.chosen()];
-    return house && chosen ? sourcesFor(chosen.view, house) : [];
+  protected readonly others = computed(() => this.waiting().filter((w) => w !== this.chosen()));
+  protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
+  protected readonly drawable = computed(() => this.cultures().filter((c) => this.canDraw(c)));
+  protected readonly held = computed(() => this.draft.held().map(heldWords));
+  protected readonly short = computed(() => {
+    const proposal = this.draft.proposal();
+    if (proposal?.isShort !== true) {
+      return undefined;
+    }
+    const sources = this.draft.pickedSources();
+    const have = sources.reduce((sum, s) => sum + s.remaining, 0);
+    const codes = sources.map((s) => s.code).join(', ');
+    const hold = sources.length === 1 ? 'holds' : 'hold';
+    const fewer =
+      proposal.vessels < this.draft.doses()
+        ? ` That is enough for ${proposal.vessels}.`
+        : ` Usual is ${doseWords(proposal.usual.value, proposal.unit)}.`;
+    return {
+      words: `${codes} ${hold} ${doseWords(have, proposal.unit)}: ${doseWords(proposal.each, proposal.unit)} each.${fewer}`,
+      more: proposal.more,
+    };
   });
-  private readonly picked = signal<ReadonlySet<string> | undefined>(undefined);
-  protected readonly isSpawn = computed(() => this.chosen()?.view.batch.stage === 'bulk');
-  protected readonly pickedSources = computed(() => {
-    const picked = this.picked();
-    const sources = this.sources();
-    return picked === undefined ? sources.slice(0, 1) : sources.filter((s) => picked.has(s.vessel.id));
+  protected readonly sharings: readonly Choice[] = [
+    { value: 'inTurn', words: 'emptied in turn' },
+    { value: 'evenly', words: 'evenly from all' },
+    { value: 'together', words: 'some of each' },
+  ];
+  /** Sectors by name: those that were read on the plate, and the compass. */
+  protected readonly sectors = computed<readonly Choice[]>(() => {
+    const read = this.draft
+      .pickedSources()
+      .flatMap((s) => s.state.radii.flatMap((r) => r.radii.map((one) => one.sector)));
+    return [ANYWHERE, ...new Set([...read, ...COMPASS])].map((value) => ({
+      value,
+      words: value === ANYWHERE ? 'anywhere' : `the ${value}`,
+    }));
   });
+  protected readonly anywhere = ANYWHERE;
+  protected readonly isSpawn = computed(() => this.draft.unit() === 'g');
+  /** What the plan names as the way to work; for its cautions. */
+  private readonly kind = computed(() => {
+    const [source, target] = [this.draft.pickedSources()[0], this.draft.targets()[0]];
+    const job = { sources: source ? [source] : [], targets: target ? [target] : [] };
+    return workOf({ ...job, each: 1, sharing: 'inTurn' }) ?? 'needle';
+  });
+  protected readonly cautions = computed(() => cautionsFor(this.kind()));
+  /** Cautions that were not read in this sitting. */
+  private readonly unread = computed(() => {
+    const sinceMs = this.time.minute() - SITTING_HOURS * HOUR_MS;
+    const facts = this.store.house()?.facts ?? [];
+    const read = new Set<string>();
+    for (let i = facts.length - 1; i >= 0 && Date.parse(facts[i]!.at) > sinceMs; i--) {
+      const fact = facts[i]!;
+      if (fact.kind === 'cautionRead') {
+        read.add(fact.caution);
+      }
+    }
+    return this.cautions().filter((c) => !read.has(c.id));
+  });
+  protected readonly isRead = computed(() => this.unread().length === 0);
   protected readonly vesselCount = vesselCount;
-  protected readonly count = signal(0);
-  protected readonly doseEach = signal(0);
-  protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly reading = READING_RULE;
   /** What a thermometer can be expected to show by now. */
   protected readonly likelyReading = computed(() => {
@@ -114,7 +170,6 @@ export class Box {
     const expectedC = coreAfter(cook.chamberC, cook.roomC, sinceMinutes);
     return { low: cook.roomC - LIKELY_WITHIN_C, high: expectedC + LIKELY_WITHIN_C };
   });
-  protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
   protected readonly settle = computed(() => {
     const read = this.store
       .house()
@@ -123,65 +178,31 @@ export class Box {
       read === undefined ? undefined : SETTLE_MINUTES - (this.time.now() - Date.parse(read.at)) / MINUTE_MS;
     return left !== undefined && left > -60 ? left : undefined;
   });
-
-  protected readonly problem = computed(() => {
-    const typed = Object.values(this.typed()).find(Boolean);
+  /** What Begin says beneath, and whether it can. */
+  protected readonly begin = computed(() => {
     const chosen = this.chosen();
-    if (typed !== undefined || chosen === undefined) {
-      return typed ?? '';
-    }
-    return problemOf(() => {
-      requireWithin(this.count(), { field: 'count', min: 1, max: chosen.vessels.length, whole: true });
-      if (this.pickedSources().length > 0) {
-        requireDose(this.doseEach(), this.isSpawn() ? 'g' : 'ml', this.pickedSources(), this.count());
-      }
-    });
+    const job = this.draft.job();
+    const all = job === undefined || this.isInQueue(job) ? this.queue() : [...this.queue(), job];
+    const isReady = chosen?.isShut === true ? this.queue().length > 0 : all.length > 0;
+    const words =
+      chosen?.isShut === true && this.queue().length === 0
+        ? 'open the cook first'
+        : all.length > 1
+          ? `${all.length} jobs, in the best order`
+          : (chosen?.words ?? '');
+    return { isReady: isReady && this.draft.problem() === '', words };
   });
 
   constructor() {
-    // A newly chosen batch starts from the usual dose for all of its vessels.
-    const key = computed(() => this.chosen()?.view.batch.id);
     effect(() => {
-      key();
-      const chosen = untracked(this.chosen);
-      if (chosen !== undefined) {
-        this.count.set(chosen.vessels.length);
-        this.doseEach.set(usualDose(chosen.view));
-        this.picked.set(undefined);
-        this.typed.set({});
-      }
+      this.draft.wantedTarget.set(this.open());
+      this.draft.wantedSource.set(this.from());
     });
     const remove = inject(Keys).add([
       { key: 'p', words: 'Print labels', act: () => void this.labels(this.chosen()?.view) },
       { key: 'n', words: 'Add a culture', act: () => void this.addCulture() },
     ]);
     inject(DestroyRef).onDestroy(remove);
-  }
-
-  protected choose(id: string): void {
-    this.chosenId.set(id);
-  }
-
-  protected pick(source: VesselView): void {
-    const many = this.isSpawn();
-    this.picked.update(() => {
-      const now = new Set<string>(this.pickedSources().map((s) => s.vessel.id));
-      if (!many) {
-        return new Set([source.vessel.id]);
-      }
-      if (!now.delete(source.vessel.id)) {
-        now.add(source.vessel.id);
-      }
-      return now;
-    });
-  }
-
-  protected isPicked(source: VesselView): boolean {
-    return this.pickedSources().includes(source);
-  }
-
-  protected note(field: string, problem: string): void {
-    this.typed.update((all) => ({ ...all, [field]: problem }));
   }
 
   protected whole(value: number): string {
@@ -194,34 +215,80 @@ export class Box {
 
   /** A source with a past is shown with it. */
   protected badWords(source: VesselView): string {
-    const house = this.store.house();
-    const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(source, house);
+    const { fed, bad } = this.draft.past(source);
     return bad === 0 ? '' : `${bad} of ${fed} it fed went bad`;
   }
 
-  protected async begin(): Promise<void> {
-    const chosen = this.chosen();
-    if (chosen === undefined || this.problem() !== '' || this.pickedSources().length === 0) {
+  protected setSharing(sharing: string): void {
+    this.draft.sharing.set(sharing === 'evenly' || sharing === 'together' ? sharing : 'inTurn');
+  }
+
+  protected canDraw(source: VesselView): boolean {
+    const form = formOf(source.batch);
+    return form === 'print' || (form === 'broth' && source.batch.vessel.kind !== 'syringe');
+  }
+
+  protected jobWords({ targets, sources, each }: Job): string {
+    const codes = [...new Set(targets.map((t) => t.batchCode))].join(', ');
+    const unit = sources[0]?.remainingUnit ?? 'ml';
+    return `${targets.length} of ${codes}, ${doseWords(each, unit)} each from ${sources.map((s) => s.code).join(', ')}`;
+  }
+
+  protected addJob(): void {
+    const job = this.draft.job();
+    if (job !== undefined) {
+      this.queue.update((jobs) => [...jobs, job]);
+      const [next] = this.others().filter((w) => !this.isQueued(w));
+      if (next !== undefined) {
+        this.draft.choose(next.view.batch.id);
+      }
+    }
+  }
+
+  protected dropJob(job: Job): void {
+    this.queue.update((jobs) => jobs.filter((one) => one !== job));
+  }
+
+  /** Notes what was read and what was passed over, and goes to work: the planned job after those before it. */
+  protected async start(): Promise<void> {
+    const house = this.store.house();
+    const job = this.chosen()?.isShut === true ? undefined : this.draft.job();
+    const jobs = [...this.queue(), ...(job === undefined || this.isInQueue(job) ? [] : [job])];
+    if (house === undefined || jobs.length === 0) {
       return;
     }
-    await this.journal.say({
-      kind: 'cautionRead',
-      caution: this.isSpawn() ? 'cleanWorkSpawn' : 'cleanWorkCulture',
-    });
-    const targets = chosen.vessels.slice(0, this.count()).map((v) => v.vessel.number);
-    await this.router.navigate(['/box'], {
-      queryParams: {
-        work: `${chosen.view.batch.id}:${targets.join('.')}`,
-        source: this.pickedSources()
-          .map((s) => s.vessel.id)
-          .join(','),
-        dose: this.doseEach(),
-      },
-    });
+    const now = this.time.now();
+    const held = this.draft.held();
+    const [vesselIds, sourceVesselIds] = [
+      this.draft.targets().map((v) => v.vessel.id),
+      this.draft.pickedSources().map((v) => v.vessel.id),
+    ];
+    const saids = [
+      ...this.unread().map(({ id }) => ({ kind: 'cautionRead' as const, caution: id })),
+      ...(job !== undefined && held.length > 0
+        ? [
+            {
+              kind: 'warnedOf' as const,
+              vesselIds,
+              sourceVesselIds,
+              warnings: [...new Set(held.map((h) => h.warning))],
+            },
+          ]
+        : []),
+    ];
+    if (saids.length === 0 || (await this.journal.sayAll(saids))) {
+      await this.router.navigate(['/box'], {
+        queryParams: { work: linkOf(now, inOrder(jobs, house, now)) },
+      });
+      this.queue.set([]);
+    }
   }
 
   protected startSettling(): void {
-    void this.journal.say({ kind: 'cautionRead', caution: 'airSettled' });
+    void this.journal.sayAll([
+      { kind: 'cautionRead', caution: 'airSettled' },
+      { kind: 'cautionRead', caution: 'surfacesDry' },
+    ]);
   }
 
   protected async labels(view: BatchView | undefined): Promise<void> {
@@ -236,10 +303,36 @@ export class Box {
     await this.dialogs.open(() => import('./add-culture').then((m) => m.AddCulture));
   }
 
+  protected async drawOff(source: VesselView): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/draw-off').then((m) => m.DrawOffDialog), {
+      data: source.vessel.id,
+    });
+  }
+
   protected readonly read = async (celsius: number): Promise<boolean> => {
     const cook = this.chosen()?.cook;
     return (
       cook !== undefined && (await this.journal.say({ kind: 'coreRead', cookId: cook.cook.id, celsius }))
     );
+  };
+
+  private isQueued({ view }: ReadyToInoculate): boolean {
+    return this.queue().some((job) => job.targets.some((t) => t.batch.id === view.batch.id));
+  }
+
+  /** The last job that was added is still the one that is shown. */
+  private isInQueue(job: Job): boolean {
+    const ids = new Set(this.queue().flatMap((q) => q.targets.map((t) => t.vessel.id)));
+    return job.targets.every((t) => ids.has(t.vessel.id));
+  }
+}
+
+function coolness({ coolMs }: ReadyToInoculate, now: number): { cool: boolean; words: string } {
+  const cool = coolMs <= now;
+  return {
+    cool,
+    words: cool
+      ? 'cool to the middle'
+      : `core below ${temperatureWords(SAFE_CORE_C)} about ${shortTime(coolMs, now)}`,
   };
 }

@@ -11,6 +11,7 @@ import {
   planCook,
   type BatchView,
   type CookPlan,
+  mediumOf,
   unlessRefused,
 } from '../../../core/index';
 import { inDegrees } from '../../data/words/in-degrees';
@@ -94,7 +95,7 @@ export class Sheet {
     const { vessel, wetG, vesselsPerPlace } = inCooker(view.batch);
     const count = placesNeeded(view.vessels.length, vesselsPerPlace);
     return unlessRefused(
-      () => planCook({ appliance, house, vessel, vesselWetG: wetG, count, stage: view.batch.stage }),
+      () => planCook({ appliance, house, vessel, vesselWetG: wetG, count, stage: mediumOf(view.batch) }),
       undefined,
     );
   }

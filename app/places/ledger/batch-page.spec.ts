@@ -1,5 +1,8 @@
 import { differenceInCalendarDays } from 'date-fns';
-import { demoHouse, type SpecHouse } from '../../testing/house';
+import { TestBed } from '@angular/core/testing';
+import { resolveFormula, scaleFormula } from '../../../core/index';
+import { Journal } from '../../data/journal/journal';
+import { demoHouse, until, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
 import { BatchPage } from './batch-page';
 import { DayHistory } from './day-history';
@@ -8,6 +11,12 @@ describe('the page of a batch', () => {
   let setup: SpecHouse;
   beforeEach(async () => {
     setup = await demoHouse();
+    const { formulas, materials, vesselTypes } = setup.house().records;
+    const wheat = formulas.find((f) => f.id === 'wheat-spawn')!;
+    const formula = resolveFormula(wheat, materials);
+    const vessel = vesselTypes.find((v) => v.id === 'quart-jar')!;
+    await TestBed.inject(Journal).makeBatch(formula, scaleFormula(formula, { vessel, count: 1 }));
+    await until(setup.store, (h) => h.batches.some((b) => b.vessels[0]!.state.phase === 'planned'));
   });
   afterEach(() => setup.close());
 

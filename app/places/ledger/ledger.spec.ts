@@ -85,7 +85,7 @@ describe('the Ledger', () => {
       r.textContent.replace(/\s+/g, ' ').trim(),
     );
     expect(rows.find((r) => r.startsWith('L6-1'))).toContain('9 vessels, 6 went bad');
-    expect(rows.find((r) => r.startsWith('L12-1'))).toMatch(/350 ml ?nothing yet/);
+    expect(rows.find((r) => r.startsWith('L12-1'))).toMatch(/350 ml ?1 vessel/);
   });
 
   describe('archive', () => {

@@ -1,3 +1,5 @@
+import { brothWords, growthWords } from '../../data/views/culture-stand';
+import { measureWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, dayWords, rangeWords, vesselCount } from '../../data/words/words';
 import {
   DAY_MS,
@@ -8,12 +10,18 @@ import {
   type House,
   type Place,
   type VesselView,
+  cultureFraction,
+  formOf,
   isUsedUp,
+  leadingSector,
+  placeOfVessel,
   toShake,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
 
 const PLANK = 14;
+/** What neither runs nor is measured is drawn as filled. */
+const KEPT_FRACTION = 0.7;
 
 export interface ShelfJar {
   readonly view: VesselView;
@@ -44,19 +52,19 @@ export interface ShelfBatch {
   readonly bad: readonly VesselView[];
 }
 
-/** Vessels of grain that stand at a place, by batch, newest first; trouble and work picked out. */
+/** Vessels that stand at a place, blocks apart, by batch, newest first; trouble and work picked out. */
 export function shelfBatches(house: House, place: Place, nowMs: number): readonly ShelfBatch[] {
   const shown = house.inHand.flatMap((view) => {
-    const vessels = view.vessels.filter((v) => stands(v) && (v.state.place ?? 'shelf') === place);
-    return view.batch.stage !== 'grain' || vessels.length === 0
-      ? []
-      : [shelfBatch(view, vessels, house, nowMs)];
+    const vessels = view.vessels.filter((v) => stands(v) && placeOfVessel(v) === place);
+    return vessels.length === 0 ? [] : [shelfBatch(view, vessels, house, nowMs)];
   });
-  return shown.reverse();
+  // Jars first: they are many, and walked most.
+  const isGrain = ({ view }: ShelfBatch) => Number(view.batch.stage === 'grain');
+  return shown.reverse().sort((a, b) => isGrain(b) - isGrain(a));
 }
 
 export function stands(view: VesselView): boolean {
-  return view.state.phase === 'running' && view.batch.plan !== undefined && !isUsedUp(view);
+  return view.state.phase === 'running' && view.batch.stage !== 'bulk' && !isUsedUp(view);
 }
 
 function shelfBatch(
@@ -65,22 +73,16 @@ function shelfBatch(
   house: House,
   nowMs: number,
 ): ShelfBatch {
-  const start = view.inoculatedAtMs ?? nowMs;
+  const start = view.inoculatedAtMs ?? view.madeAtMs;
   const sound = vessels.filter((v) => v.state.suspect === undefined);
   const shake = toShake(view, nowMs);
   const shakeNow = shake !== undefined && shake.fromMs <= nowMs ? shake.vessels : [];
   const wantShaking = sound.filter((v) => shakeNow.includes(v));
-  const grain = view.batch.formula?.parts[0]?.material.name.split(',')[0]?.toLowerCase() ?? 'grain';
-  const full = sound.length > 0 && sound.every(isRunFull);
+  const full = view.batch.stage === 'grain' && sound.length > 0 && sound.every(isRunFull);
   return {
     view,
-    details: `on ${grain}, ${vesselCount(vessels.length, view.batch.vessel)}, ${dayWords(start, nowMs)}`,
-    full:
-      full || view.forecast === undefined
-        ? full
-          ? 'run full'
-          : ''
-        : `full ${rangeWords(start + view.forecast.low * DAY_MS, start + view.forecast.high * DAY_MS)}`,
+    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${dayWords(start, nowMs)}`,
+    full: full ? 'run full' : standWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
@@ -89,6 +91,40 @@ function shelfBatch(
     toShake: wantShaking,
     bad: vessels.filter((v) => v.state.suspect !== undefined),
   };
+}
+
+/** "on wheat, " for grain and agar; nothing for what came in a vessel of its own. */
+function onWhat({ batch }: BatchView): string {
+  const { formula, stage } = batch;
+  if (formula === undefined) {
+    return '';
+  }
+  const what = stage === 'grain' ? formula.parts[0]?.material.name.split(',')[0] : formula.name;
+  return `on ${(what ?? stage).toLowerCase()}, `;
+}
+
+/** How far a batch is, in two or three words: when grain will be full, how fast plates grow, whether broth is ready. */
+function standWords(view: BatchView, sound: readonly VesselView[], house: House, nowMs: number): string {
+  const { forecast, inoculatedAtMs: start } = view;
+  if (forecast !== undefined && start !== undefined) {
+    return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
+  }
+  const [first] = sound;
+  if (first === undefined) {
+    return '';
+  }
+  switch (formOf(first.batch)) {
+    case 'plate': {
+      const fastest = sound
+        .flatMap((v) => leadingSector(v)?.growth?.mmPerDay ?? [])
+        .reduce((most, one) => Math.max(most, one), 0);
+      return fastest > 0 ? `${measureWords(fastest, 'mm', 1)} a day` : '';
+    }
+    case 'broth':
+      return brothWords(first, house, nowMs);
+    default:
+      return '';
+  }
 }
 
 function planksOf(vessels: readonly VesselView[], house: House, wantShaking: readonly VesselView[]): Plank[] {
@@ -115,8 +151,9 @@ function planksOf(vessels: readonly VesselView[], house: House, wantShaking: rea
 
 function shelfJar(view: VesselView): ShelfJar {
   const suspect = view.state.suspect === undefined ? undefined : CONTAMINANT_WORDS[view.state.suspect];
-  const fraction = lastFraction(view);
-  const percent = `${Math.round(fraction * 100)} %`;
+  const growth = cultureFraction(view);
+  const fraction = growth ?? (view.batch.stage === 'grain' ? lastFraction(view) : KEPT_FRACTION);
+  const percent = view.batch.stage === 'grain' ? `${Math.round(fraction * 100)} %` : growthWords(view);
   const shaken = view.state.shakenAt === undefined ? '' : ', shaken';
   return {
     view,

@@ -12,9 +12,12 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 import { Router, RouterLink } from '@angular/router';
 import {
   DAY_MS,
+  HOUR_MS,
   expectedFraction,
   forecastVessel,
   lastFraction,
+  brothToSwirl,
+  placeOfVessel,
   type Place,
   type VesselId,
   type VesselView,
@@ -31,6 +34,9 @@ import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
 import { Dialogs } from '../../pieces/dialogs';
+
+/** A press in the evening is not asked for again in the morning. Our choice. */
+const SWIRL_HOURS = 12;
 
 const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
   { place: 'shelf', name: 'Shelf' },
@@ -69,14 +75,12 @@ export class Shelf {
   private readonly minute = this.time.minute;
   protected readonly nowMs = this.minute;
   protected readonly standing = computed(() =>
-    (this.store.house()?.inHand ?? [])
-      .filter((b) => b.batch.stage === 'grain')
-      .flatMap((b) => b.vessels.filter(stands)),
+    (this.store.house()?.inHand ?? []).flatMap((b) => b.vessels.filter(stands)),
   );
   protected readonly tabs = computed(() =>
     PLACES.map((p) => ({
       ...p,
-      count: this.standing().filter((v) => (v.state.place ?? 'shelf') === p.place).length,
+      count: this.standing().filter((v) => placeOfVessel(v) === p.place).length,
     })).filter((p) => p.count > 0 || p.place === 'shelf'),
   );
   protected readonly batches = computed(() => {
@@ -102,6 +106,16 @@ export class Shelf {
     return walk === undefined ? '' : `${this.walkLength - walk.length + 1} of ${this.walkLength}`;
   });
   protected readonly shakeCards = computed(() => this.batches().filter((b) => b.toShake.length > 0));
+  /** Broth that was not swirled since a day. */
+  protected readonly toSwirl = computed(() => {
+    const house = this.store.house();
+    const sinceMs = this.minute() - SWIRL_HOURS * HOUR_MS;
+    return house === undefined || this.place() !== 'shelf'
+      ? []
+      : brothToSwirl(house).filter(
+          (v) => Date.parse(v.state.swirledAt ?? v.state.inoculatedAt ?? '') < sinceMs,
+        );
+  });
   protected readonly badCards = computed(() => this.batches().filter((b) => b.bad.length > 0));
   protected readonly letters = computed(() => {
     const kinds = new Set(this.badCards().flatMap((b) => b.bad.flatMap((v) => v.state.suspect ?? [])));
@@ -153,6 +167,10 @@ export class Shelf {
     void this.journal.say({ kind: 'shaken', vesselIds: batch.toShake.map((v) => v.vessel.id) });
   }
 
+  protected swirlAll(): void {
+    void this.journal.say({ kind: 'swirled', vesselIds: this.toSwirl().map((v) => v.vessel.id) });
+  }
+
   protected takeOut(batch: ShelfBatch): void {
     void this.journal.say({
       kind: 'discarded',
@@ -171,6 +189,9 @@ export class Shelf {
   /** Where the bad ones come from, as far as counting goes; causes are for the Ledger. */
   protected badFrom(batch: ShelfBatch): string {
     const cooks = [...new Set(batch.bad.map((v) => v.state.cookId))];
+    if (cooks.length === 1 && cooks[0] === undefined) {
+      return this.sownFrom(batch.bad);
+    }
     const first = cooks[0] === undefined ? undefined : this.store.house()?.cookById.get(cooks[0]);
     if (cooks.length !== 1 || first === undefined) {
       return 'From more than one cook.';
@@ -179,6 +200,15 @@ export class Shelf {
     const vented =
       first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
     return `All from cook ${first.name}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
+  }
+
+  /** What bad vessels were fed from, where no cook of ours can be the cause. */
+  private sownFrom(bad: readonly VesselView[]): string {
+    const house = this.store.house();
+    const sources = [...new Set(bad.flatMap((v) => v.state.sourceVesselIds))].flatMap(
+      (id) => house?.vesselById.get(id)?.code ?? [],
+    );
+    return sources.length === 0 ? '' : `Sown from ${sources.join(', ')}.`;
   }
 
   private async noteAll(ids: readonly VesselId[]): Promise<void> {

@@ -9,9 +9,14 @@ import type { VesselState } from './vessel-state.js';
 import type { VesselView } from './house.js';
 import { DAY_MS } from '../../base/time.js';
 
+/** What runs through grain or wood can be foretold; plates are measured, and broth is looked at. */
+export function isForetold({ stage, plan }: Pick<Batch, 'stage' | 'plan'>): boolean {
+  return plan !== undefined && (stage === 'grain' || stage === 'bulk');
+}
+
 /** Forecast of one vessel from its own marks. */
 export function forecastVessel(view: VesselView): ColonizationForecast | undefined {
-  return view.state.inoculatedAt === undefined
+  return view.state.inoculatedAt === undefined || !isForetold(view.batch)
     ? undefined
     : fitColonization(marksOf(view.state), { prior: priorFor(view.batch, view.species) });
 }

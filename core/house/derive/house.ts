@@ -2,6 +2,7 @@ import type { CookFacts } from '../../cook/cook-heat.js';
 import type { CookVerdict } from '../../cook/verdict.js';
 import type { ColonizationForecast } from '../../growth/fit-colonization.js';
 import type { Batch, Vessel } from '../../record/batch.js';
+import type { CultureUnit } from '../../record/culture.js';
 import type { Household, Isolate, Species } from '../../record/definitions.js';
 import type { Fact, FactOf } from '../../record/effective.js';
 import type { Entry, HydrationStep } from '../../record/entry.js';
@@ -34,9 +35,9 @@ export interface VesselView {
   readonly state: VesselState;
   readonly isolate?: Isolate;
   readonly species?: Species;
-  /** What is left to give, in the unit of its stage: ml for cultures, g for spawn. */
+  /** What is left to give, in the unit in which such a culture is given. */
   readonly remaining: number;
-  readonly remainingUnit: 'ml' | 'g';
+  readonly remainingUnit: CultureUnit;
 }
 
 /** A batch with its vessels and where it stands in being made ready. */

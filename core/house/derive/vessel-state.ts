@@ -1,5 +1,7 @@
 import { takenStepIds } from '../../cook/cook-state.js';
 import { effectiveEntries, type Fact } from '../../record/effective.js';
+import type { Batch } from '../../record/batch.js';
+import type { BrothLook, CultureUnit, Mishap, Radius } from '../../record/culture.js';
 import type { Contaminant, Entry, Fate, Place } from '../../record/entry.js';
 import type { CookId, PhotoId, VesselId } from '../../record/ids.js';
 
@@ -18,13 +20,27 @@ export interface VesselState {
   readonly inoculatedAt?: string;
   readonly sourceVesselIds: readonly VesselId[];
   readonly doseEach?: number;
-  readonly doseUnit?: 'ml' | 'g';
+  readonly doseUnit?: CultureUnit;
+  /** Where on its source it was cut. */
+  readonly sector?: string;
+  /** Parts of a dish that were sown, by number. */
+  readonly compartments: readonly number[];
+  /** Filled from a bottle or a print, not grown. */
+  readonly drawn?: boolean;
+  /** Two cultures were meant to share it. */
+  readonly together?: boolean;
   readonly marks: readonly Mark[];
   readonly lastLookAt?: string;
   readonly suspect?: Contaminant;
   readonly suspectAt?: string;
   readonly notes: readonly { readonly at: string; readonly text: string }[];
   readonly photoIds: readonly PhotoId[];
+  /** Growth of a plate, look by look. */
+  readonly radii: readonly { readonly at: string; readonly radii: readonly Radius[] }[];
+  readonly broth?: BrothLook;
+  readonly swirledAt?: string;
+  readonly wrappedAt?: string;
+  readonly mishaps: readonly { readonly at: string; readonly what: Mishap }[];
   readonly shakenAt?: string;
   readonly place?: Place;
   readonly openedAt?: string;
@@ -59,7 +75,25 @@ export function foldVessel(facts: readonly Fact[]): VesselState {
 
 /** A vessel of which nothing is told yet; for whoever tells a history fact by fact. */
 export function newVessel(): VesselDraft {
-  return { phase: 'planned', sourceVesselIds: [], marks: [], notes: [], photoIds: [], harvests: [] };
+  return {
+    phase: 'planned',
+    sourceVesselIds: [],
+    compartments: [],
+    marks: [],
+    notes: [],
+    photoIds: [],
+    radii: [],
+    mishaps: [],
+    harvests: [],
+  };
+}
+
+/** A culture lives from the day on which it came: nothing is cooked first. */
+export function standing<S extends { readonly phase: VesselPhase }>(
+  state: S,
+  batch: Pick<Batch, 'holds'>,
+): S {
+  return batch.holds !== undefined && state.phase === 'planned' ? { ...state, phase: 'running' } : state;
 }
 
 /** Steps of a cook that its phase did not allow say nothing of what was in it. */
@@ -114,6 +148,12 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       draft.sourceVesselIds = [...new Set([...draft.sourceVesselIds, ...fact.sourceVesselIds])];
       draft.doseEach = fact.doseEach;
       draft.doseUnit = fact.doseUnit;
+      draft.sector = fact.sector;
+      draft.drawn = fact.drawn;
+      draft.together = fact.together;
+      if (fact.compartment !== undefined && !draft.compartments.includes(fact.compartment)) {
+        draft.compartments.push(fact.compartment);
+      }
       draft.place ??= 'shelf';
       break;
     case 'inspected':
@@ -121,6 +161,15 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       break;
     case 'shaken':
       draft.shakenAt = fact.at;
+      break;
+    case 'swirled':
+      draft.swirledAt = fact.at;
+      break;
+    case 'wrapped':
+      draft.wrappedAt = fact.at;
+      break;
+    case 'mishap':
+      draft.mishaps.push({ at: fact.at, what: fact.what });
       break;
     case 'moved':
       draft.place = fact.place;
@@ -183,6 +232,10 @@ function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }
   if (fact.note !== undefined) {
     draft.notes.push({ at: fact.at, text: fact.note });
   }
+  if (fact.radii !== undefined) {
+    draft.radii.push({ at: fact.at, radii: fact.radii });
+  }
+  draft.broth = fact.broth ?? draft.broth;
   if (fact.photoId !== undefined) {
     draft.photoIds.push(fact.photoId);
   }

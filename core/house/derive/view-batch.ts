@@ -4,7 +4,7 @@ import type { Fact } from '../../record/effective.js';
 import { WATER } from '../../record/entry.js';
 import type { BatchView, VesselView } from './house.js';
 import type { Attempt } from './attempt.js';
-import { forecastBatch } from './forecast.js';
+import { forecastBatch, isForetold } from './forecast.js';
 import { lastOf } from './last-of.js';
 
 /**
@@ -45,7 +45,7 @@ export function viewBatch(
     notes: facts.filter((f) => f.kind === 'batchNoted'),
     putAwayAt: lastOf(facts, 'putAway')?.at,
     forecast:
-      batch.plan && inoculatedAtMs !== undefined
+      isForetold(batch) && inoculatedAtMs !== undefined
         ? attempt('forecast', () => forecastBatch(batch, vessels, species))
         : undefined,
   };

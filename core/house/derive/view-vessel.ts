@@ -1,10 +1,9 @@
 import type { Batch, Vessel } from '../../record/batch.js';
 import type { Isolate, Species } from '../../record/definitions.js';
 import { byHappening, type Fact, type FactOf } from '../../record/effective.js';
-import type { VesselId } from '../../record/ids.js';
-import { foldVessel } from './vessel-state.js';
+import { foldVessel, standing } from './vessel-state.js';
 import type { VesselView } from './house.js';
-import { remainingIn, takenFromEach } from './remaining-in.js';
+import { remainingIn, takenFrom } from './remaining-in.js';
 
 /** What is known of a vessel beside its own row. */
 export interface AboutVessel {
@@ -21,7 +20,9 @@ export interface AboutVessel {
 
 export function viewVessel(vessel: Vessel, about: AboutVessel): VesselView {
   const { batch, batchCode, own, shared, given, isolate, species } = about;
-  const state = foldVessel(shared.length === 0 ? own : [...own, ...shared].sort(byHappening));
+  const told = foldVessel(shared.length === 0 ? own : [...own, ...shared].sort(byHappening));
+  const state = standing(told, batch);
+  const taken = given.reduce((sum, fact) => sum + takenFrom(vessel.id, batch, fact), 0);
   return {
     vessel,
     batch,
@@ -30,13 +31,6 @@ export function viewVessel(vessel: Vessel, about: AboutVessel): VesselView {
     state,
     ...(isolate !== undefined && { isolate }),
     ...(species !== undefined && { species }),
-    ...remainingIn(batch, state.phase === 'gone', givenOf(vessel.id, given)),
+    ...remainingIn(batch, state.phase === 'gone', taken),
   };
-}
-
-function givenOf(id: VesselId, given: readonly FactOf<'inoculated'>[]): number {
-  return given.reduce(
-    (sum, fact) => sum + takenFromEach(fact) * fact.sourceVesselIds.filter((source) => source === id).length,
-    0,
-  );
 }
