@@ -11,6 +11,7 @@ export * from './growth/index.js';
 export * from './record/index.js';
 export * from './house/index.js';
 export * from './clean-work/index.js';
+export * from './lineage/index.js';
 export * from './yield/index.js';
 export * from './stock/index.js';
 export * from './plan/index.js';

@@ -44,6 +44,15 @@ export function keysOnly(page: Page): Hands {
       await page.keyboard.press('Enter');
       // An open list goes to the choice that begins so.
       await expect(page.getByRole('option', { name: option, exact: true })).toBeVisible();
+      // Letters count once the list, or the box that leads it, listens.
+      await expect
+        .poll(() =>
+          page.evaluate(() => {
+            const at = document.activeElement;
+            return at?.closest('[role=listbox]') !== null || at?.hasAttribute('aria-activedescendant');
+          }),
+        )
+        .toBe(true);
       // Its first word: a space takes what stands there.
       await page.keyboard.type(option.split(' ')[0]!);
       // It waits for the last letter, as for a person who types slowly.

@@ -1,9 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA } from '@angular/material/dialog';
-import type { BatchView } from '../../core/index';
 import { demoHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
-import { LABEL_SHEETS } from '../workers/label-sheets';
+import { LABEL_SHEETS, labelsPerPage } from '../workers/label-sheets';
 import { LabelsWorker } from '../workers/labels-client';
 import { BlockDrawing } from './block-drawing';
 import { CannerDrawing } from './canner-drawing';
@@ -100,10 +99,12 @@ describe('the label dialog', () => {
   afterEach(() => setup.close());
 
   async function dialog() {
-    const data = {} as BatchView;
     setup = await demoHouse({
       provide: MAT_DIALOG_DATA,
-      useFactory: () => setup.house().batches.find((b) => b.code === 'G26') ?? data,
+      useFactory: () => {
+        const { code, vessels } = setup.house().batches.find((b) => b.code === 'G26')!;
+        return { title: code, vessels };
+      },
     });
     return render(LabelDialog);
   }
@@ -118,7 +119,7 @@ describe('the label dialog', () => {
     const draw = spyOn(TestBed.inject(LabelsWorker), 'draw').and.resolveTo(new Uint8Array([37, 80, 68, 70]));
     spyOn(HTMLAnchorElement.prototype, 'click');
     await label.press('Save the PDF');
-    const [labels, sheet, byHand] = draw.calls.mostRecent().args;
+    const [labels, sheet, how] = draw.calls.mostRecent().args;
     expect(labels.map((l) => l.code)).toEqual([
       'G26-1',
       'G26-2',
@@ -129,7 +130,29 @@ describe('the label dialog', () => {
       'G26-7',
     ]);
     expect(labels[0]!.link).toMatch(/\/demo\/v\/[0-9a-f-]{36}$/);
-    expect([sheet.id, byHand]).toEqual(['a4-24', false]);
+    expect(sheet.id).toBe('a4-24');
+    expect(how).toEqual({ byHand: false, first: 1 });
+  });
+
+  it('draws the chosen ones, from any place of the sheet, by weeks', async () => {
+    const label = await dialog();
+    const draw = spyOn(TestBed.inject(LabelsWorker), 'draw').and.resolveTo(new Uint8Array([37, 80, 68, 70]));
+    spyOn(HTMLAnchorElement.prototype, 'click');
+    await label.press('None of them');
+    expect((label.button('Save the PDF') as HTMLButtonElement).disabled).toBeTrue();
+    await label.press(/^3 ?$/);
+    await label.press(/^5 ?$/);
+    await label.fill('First free label', '25');
+    await label.press('Save the PDF');
+    expect(label.text()).toContain('First label must be a whole number between 1 and 24. You gave 25.');
+    expect(draw).not.toHaveBeenCalled();
+    await label.fill('First free label', '7');
+    label.host.querySelectorAll<HTMLElement>('mat-checkbox input')[1]!.click();
+    await label.press('Save the PDF');
+    const [labels, , how] = draw.calls.mostRecent().args;
+    expect(labels.map((l) => l.code)).toEqual(['G26-3', 'G26-5']);
+    expect(labels[0]!.sown).toMatch(/^inoc\. week \d+, \d{4} from L7-1$/);
+    expect(how.first).toBe(7);
   });
 
   it('says what to do when they cannot be drawn', async () => {
@@ -149,8 +172,7 @@ describe('the label sheets', () => {
       expect(sheet.marginMm[0] + sheet.columns * sheet.labelMm[0])
         .withContext(sheet.id)
         .toBeLessThanOrEqual(sheet.pageMm[0] + 0.01);
-      const rows = Math.floor((sheet.pageMm[1] - sheet.marginMm[1]) / sheet.labelMm[1]);
-      expect(rows * sheet.columns).toBe(
+      expect(labelsPerPage(sheet)).toBe(
         Number(sheet.id.split('-')[1]) === 62 ? 1 : Number(sheet.id.split('-')[1]),
       );
     }

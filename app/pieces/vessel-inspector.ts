@@ -46,6 +46,7 @@ import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, dayWords, rangeWords } from
 import { Keys } from '../data/devices/keys';
 import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
+import { Labels } from './labels';
 import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
@@ -90,6 +91,7 @@ export class VesselInspector {
   private readonly photos = inject(PhotoStore);
   private readonly store = inject(HouseStore);
   private readonly dialogs = inject(Dialogs);
+  private readonly print = inject(Labels);
 
   protected readonly levels = LEVELS;
   protected readonly kinds = Contaminant.options.map((kind) => ({ kind, ...CONTAMINANT_WORDS[kind] }));
@@ -272,6 +274,10 @@ export class VesselInspector {
 
   protected wrap(): void {
     void this.journal.say({ kind: 'wrapped', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected async labels(): Promise<void> {
+    await this.print.print(this.vessel().code, [this.vessel()]);
   }
 
   protected async drawOff(): Promise<void> {

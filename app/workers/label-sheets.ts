@@ -8,6 +8,23 @@ export interface LabelSheet {
   readonly marginMm: readonly [left: number, top: number];
 }
 
+/** How a sheet is filled. */
+export interface LabelsHow {
+  /** Lines to write on, and no QR. */
+  readonly byHand: boolean;
+  /** The first label that is still on the sheet, from 1. */
+  readonly first: number;
+}
+
+/** Rows that a page holds. */
+export function rowsPerPage({ pageMm, marginMm, labelMm }: LabelSheet): number {
+  return Math.floor((pageMm[1] - marginMm[1]) / labelMm[1] + 1e-9);
+}
+
+export function labelsPerPage(sheet: LabelSheet): number {
+  return rowsPerPage(sheet) * sheet.columns;
+}
+
 export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-24',
@@ -24,6 +41,14 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
     labelMm: [66.675, 25.4],
     columns: 3,
     marginMm: [4.8, 12.7],
+  },
+  {
+    id: 'flag-184',
+    words: 'A4 sheet, 184 flags, 24 × 12 mm, for syringes and dish rims',
+    pageMm: [210, 297],
+    labelMm: [24, 12],
+    columns: 8,
+    marginMm: [9, 10.5],
   },
   {
     id: 'roll-62',

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { LabelContent } from '../../core/index';
-import type { LabelSheet } from './label-sheets';
+import { labelsPerPage, type LabelSheet, type LabelsHow } from './label-sheets';
 import { INK, PT_PER_MM, SOFT_INK, drawPdf, type PdfAnswer, type PdfFonts } from './pdf-kit';
 
 const PAD = 7;
@@ -13,14 +13,20 @@ const NARROW_PT = 105;
 /** Mean width of a letter of this face, in its own size; measured on these labels. */
 const LETTER_EM = 0.5;
 
+/** Labels lower than this are flags. */
+const FLAG_MM = 15;
+const FLAG_PAD = 2;
+/** The least that can be read at arm’s length held near. */
+const FLAG_PT = 4.5;
+
 const api = {
   draw(
     labels: readonly LabelContent[],
     sheet: LabelSheet,
-    byHand: boolean,
+    how: LabelsHow,
     fonts: PdfFonts,
   ): Promise<PdfAnswer> {
-    return drawPdf(definition(labels, sheet, byHand), fonts);
+    return drawPdf(definition(labels, sheet, how), fonts);
   },
 };
 
@@ -31,16 +37,19 @@ expose(api);
 function definition(
   labels: readonly LabelContent[],
   sheet: LabelSheet,
-  byHand: boolean,
+  { byHand, first }: LabelsHow,
 ): TDocumentDefinitions {
-  const rows = Math.floor((sheet.pageMm[1] - sheet.marginMm[1]) / sheet.labelMm[1]);
-  const perPage = rows * sheet.columns;
+  const perPage = labelsPerPage(sheet);
   const content = labels.flatMap((label, index): Content[] => {
-    const onPage = index % perPage;
-    const x = (sheet.marginMm[0] + (onPage % sheet.columns) * sheet.labelMm[0]) * PT_PER_MM;
-    const y = (sheet.marginMm[1] + Math.floor(onPage / sheet.columns) * sheet.labelMm[1]) * PT_PER_MM;
+    const place = index + first - 1;
+    const onPage = place % perPage;
+    const at: Corner = {
+      x: (sheet.marginMm[0] + (onPage % sheet.columns) * sheet.labelMm[0]) * PT_PER_MM,
+      y: (sheet.marginMm[1] + Math.floor(onPage / sheet.columns) * sheet.labelMm[1]) * PT_PER_MM,
+    };
     const page: Content[] = onPage === 0 && index > 0 ? [{ text: '', pageBreak: 'before' }] : [];
-    return [...page, ...cell(label, sheet, byHand, x, y)];
+    const isFlag = sheet.labelMm[1] < FLAG_MM;
+    return [...page, ...(isFlag ? flag(label, sheet, byHand, at) : cell(label, sheet, byHand, at))];
   });
   return {
     pageSize: { width: sheet.pageMm[0] * PT_PER_MM, height: sheet.pageMm[1] * PT_PER_MM },
@@ -51,8 +60,16 @@ function definition(
   };
 }
 
+interface Corner {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What is left to be written stands as a line. */
+const RULE = '____________________';
+
 /** Text goes in as text: the PDF library has no markup that a name could break out into. */
-function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number, y: number): Content[] {
+function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }: Corner): Content[] {
   const [width, height] = [sheet.labelMm[0] * PT_PER_MM, sheet.labelMm[1] * PT_PER_MM];
   const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * PT_PER_MM, width * QR_SHARE);
   const textWidth = width - qrSize - 3 * PAD;
@@ -68,22 +85,45 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, x: number
       ]
     : [
         { text: label.code, bold: true, fontSize: 17 },
-        { text: shorten(label.species), bold: true },
-        { text: shorten(`${label.stage}, ${label.date}`) },
-        { text: shorten(`from ${label.source}`) },
+        { text: shorten(label.species || RULE), bold: true },
+        { text: shorten(label.made) },
+        { text: shorten(label.sown || `inoc. ______ from ______`) },
         { text: shorten(label.formula), color: SOFT_INK },
       ];
   const text: Content = {
     columns: [{ stack: lines, width: textWidth, fontSize, noWrap: true }],
     absolutePosition: { x: x + PAD, y: y + PAD / 2 },
   };
-  const qr: Content = {
-    qr: label.link,
-    fit: qrSize,
-    foreground: INK,
-    absolutePosition: { x: x + width - qrSize - PAD, y: y + PAD },
+  return byHand ? [text] : [text, qrAt(label.link, qrSize, { x: x + width - qrSize - PAD, y: y + PAD })];
+}
+
+/** A flag around a needle or on the rim of a dish: the code, what it is, the day, and a QR that can just be read. */
+function flag(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }: Corner): Content[] {
+  const [width, height] = [sheet.labelMm[0] * PT_PER_MM, sheet.labelMm[1] * PT_PER_MM];
+  const qrSize = byHand ? 0 : height - 2 * FLAG_PAD;
+  const textWidth = width - qrSize - 3 * FLAG_PAD;
+  const shorten = (text: string) => cut(text, Math.floor(textWidth / (FLAG_PT * LETTER_EM)));
+  const text: Content = {
+    columns: [
+      {
+        stack: [
+          { text: label.code, bold: true, fontSize: 9 },
+          { text: shorten(label.species || '________'), fontSize: FLAG_PT },
+          { text: shorten(label.sown || label.made), fontSize: FLAG_PT, color: SOFT_INK },
+        ],
+        width: textWidth,
+        noWrap: true,
+      },
+    ],
+    absolutePosition: { x: x + FLAG_PAD, y: y + FLAG_PAD / 2 },
   };
-  return byHand ? [text] : [text, qr];
+  return byHand
+    ? [text]
+    : [text, qrAt(label.link, qrSize, { x: x + width - qrSize - FLAG_PAD, y: y + FLAG_PAD })];
+}
+
+function qrAt(link: string, size: number, { x, y }: Corner): Content {
+  return { qr: link, fit: size, foreground: INK, absolutePosition: { x, y } };
 }
 
 /** A label has room for so much; a longer name ends in an ellipsis here and is whole in the app. */

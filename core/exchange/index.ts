@@ -18,6 +18,7 @@ export type { ByteSource } from './archive/zip-directory.js';
 export { batchSheet, type BatchSheet } from './batch-sheet.js';
 export { OutsideReadings } from './outside-readings.js';
 export { ReadingsCsv, type FileReading } from './readings-csv.js';
+export { edgesCsv, familyGraphMl } from './lineage-export.js';
 export { labelContent, type LabelContent } from './label.js';
 export {
   isSameRow,

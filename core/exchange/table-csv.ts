@@ -28,11 +28,16 @@ const FORMULA = /^[=+\-@\t\r]/;
 export function csvOf(table: TableName, rows: readonly object[], withHeading: boolean): string {
   const columns = csvColumns(table);
   const data = rows.map((row) => columns.map((column) => cell((row as Record<string, unknown>)[column])));
-  const lines = Papa.unparse(withHeading ? [[...columns], ...data] : data, {
-    newline: '\r\n',
-    escapeFormulae: FORMULA,
-  });
-  return lines === '' ? '' : `${lines}\r\n`;
+  return linesCsv(withHeading ? [[...columns], ...data] : data);
+}
+
+/** Lines of cells as the CSV that everything here is written in. */
+export function linesCsv(lines: readonly (readonly (string | number | boolean | null)[])[]): string {
+  const text = Papa.unparse(
+    lines.map((line) => [...line]),
+    { newline: '\r\n', escapeFormulae: FORMULA },
+  );
+  return text === '' ? '' : `${text}\r\n`;
 }
 
 function cell(value: unknown): string | number | boolean | null {

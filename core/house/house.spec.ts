@@ -412,12 +412,19 @@ describe('a label', () => {
     ).toEqual({
       code: 'G26-3',
       species: 'Black poplar BP-Alder',
-      stage: 'grain spawn',
-      date: jar.state.inoculatedAt!.slice(0, 10),
-      source: 'L7-1',
+      made: `grain spawn, made ${jar.state.madeAt!.slice(0, 10)}`,
+      sown: `inoc. ${jar.state.inoculatedAt!.slice(0, 10)} from L7-1`,
       formula: 'Wheat, soak and simmer',
       link: `http://127.0.0.1:4310/v/${jar.vessel.id}`,
     });
+  });
+
+  it('leaves to be written what is not there yet, so that it never turns wrong', () => {
+    const house = buildHouse(hollinRow(NOW, MIDNIGHT));
+    const jar = house.batches.find((b) => b.code === 'G28')!.vessels[0]!;
+    const label = labelContent(jar, [], { base: '', formatDate: (iso) => iso.slice(0, 10) });
+    expect([label.species, label.sown]).toEqual(['', '']);
+    expect(label.made).toMatch(/^grain spawn, made 2026-/);
   });
 });
 

@@ -34,6 +34,7 @@ import {
 } from '../../data/words/culture-words';
 import { countWords } from '../../data/words/due-words';
 import { doseFigure, doseWords } from '../../data/words/measure-words';
+import { Labels } from '../../pieces/labels';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { DRY_MINUTES } from './clean-work';
@@ -75,6 +76,7 @@ export class BoxWork {
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   private readonly time = inject(Time);
+  private readonly print = inject(Labels);
   protected readonly busy = signal(false);
   /** What the prompt asks for was done, and said so. */
   protected readonly prompted = signal(false);
@@ -241,6 +243,14 @@ export class BoxWork {
 
   protected undo(): void {
     void this.journal.undo();
+  }
+
+  /** Of everything that was sown in this sitting. */
+  protected async labels(): Promise<void> {
+    const [first] = this.targets();
+    if (first !== undefined) {
+      await this.print.print(first.batchCode, this.targets());
+    }
   }
 
   protected leave(): void {

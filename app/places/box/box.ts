@@ -36,6 +36,7 @@ import { doseWords, temperatureWords } from '../../data/words/measure-words';
 import { shortTime, vesselCount } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
 import { Dialogs } from '../../pieces/dialogs';
+import { Labels } from '../../pieces/labels';
 import { AskNumber } from '../../pieces/form/ask-number';
 import type { Choice } from '../../pieces/form/choice-field';
 import { BlankChoice } from '../../pieces/blank';
@@ -86,6 +87,7 @@ export class Box {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly dialogs = inject(Dialogs);
+  private readonly print = inject(Labels);
   private readonly router = inject(Router);
 
   /** Jobs that go before the one that is planned now. */
@@ -293,9 +295,7 @@ export class Box {
 
   protected async labels(view: BatchView | undefined): Promise<void> {
     if (view !== undefined) {
-      await this.dialogs.open(() => import('../../pieces/label-dialog').then((m) => m.LabelDialog), {
-        data: view,
-      });
+      await this.print.print(view.code, view.vessels);
     }
   }
 

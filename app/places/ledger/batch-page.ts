@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
+import { cultureFraction, lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
 import { openedIn } from '../../data/views/opened';
@@ -10,6 +10,7 @@ import { placeOf } from '../../data/views/place-of';
 import { PLACES } from '../../data/views/places';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words/words';
 import { HistoryList } from '../../pieces/history/history-list';
+import { Labels } from '../../pieces/labels';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -30,6 +31,7 @@ export class BatchPage {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
+  private readonly print = inject(Labels);
 
   private readonly opened = computed(() => openedIn(this.store.house(), this.name()));
   protected readonly view = computed(() => this.opened()?.batch);
@@ -108,6 +110,13 @@ export class BatchPage {
     void this.router.navigate(['/batch', this.view()?.batch.id], { replaceUrl: true });
   }
 
+  protected async labels(): Promise<void> {
+    const view = this.view();
+    if (view !== undefined) {
+      await this.print.print(view.code, view.vessels);
+    }
+  }
+
   protected putAway(): void {
     const view = this.view();
     if (view !== undefined) {
@@ -118,7 +127,8 @@ export class BatchPage {
 
 /** How full the drawing is: what has run, or that something is in it. */
 function fillOf(view: VesselView): number {
-  return view.state.phase === 'running' || view.state.phase === 'opened' ? lastFraction(view) : 0;
+  const isLiving = view.state.phase === 'running' || view.state.phase === 'opened';
+  return isLiving ? (cultureFraction(view) ?? lastFraction(view)) : 0;
 }
 
 function stateWords({ state }: VesselView): string {

@@ -9,8 +9,18 @@ import { Archive } from './archive';
 import { Cultures } from './cultures';
 import { Ledger } from './ledger';
 import { LineageView } from './lineage';
-import { lineagePicture, lineageRows, wayBack } from './lineage-model';
+import { wayBack } from './way-back';
+import { LayoutWorker } from '../../workers/layout-client';
+import { placeFamily } from '../../../core/index';
 import { Settings } from './settings';
+
+/** Without a worker: what it is asked is answered here. */
+const layoutHere = {
+  provide: LayoutWorker,
+  useValue: {
+    place: (...asked: Parameters<typeof placeFamily>) => Promise.resolve(placeFamily(...asked)),
+  },
+};
 
 describe('the Ledger', () => {
   let setup: SpecHouse;
@@ -35,31 +45,50 @@ describe('the Ledger', () => {
       expect(way).toEqual(['B12-2', 'G14-1 G14-2 G14-3 G14-4', 'L5-1', 'A12-1', 'A3-1']);
     });
 
-    it('draws every batch of the family once, in time, with no two on one spot', async () => {
-      setup = await demoHouse();
-      const l6 = setup.house().batches.find((b) => b.code === 'L6')!.vessels[0]!;
-      const picture = lineagePicture(l6, setup.house());
-      expect(picture.nodes.map((n) => n.view.code)).toEqual(['A3', 'A12', 'L6', 'G15', 'G16']);
-      picture.nodes.slice(1).forEach((n, i) => expect(n.x).toBeGreaterThanOrEqual(picture.nodes[i]!.x));
-      const spots = new Set(picture.nodes.map((n) => `${n.lane} ${Math.round(n.x * 10)}`));
-      expect(spots.size).toBe(picture.nodes.length);
-      expect(picture.edges.filter((e) => e.bad).map((e) => `${e.from.view.code} ${e.to.view.code}`)).toEqual([
-        'L6 G15',
-        'L6 G16',
-      ]);
+    it('draws the batches of a family, unfolds one by a press, and goes along by keys', async () => {
+      setup = await demoHouse(layoutHere);
+      const lineage = await render(LineageView, { open: 'L6-1' });
+      const nodes = () =>
+        [...lineage.host.querySelectorAll<HTMLElement>('[data-node]')].map((b) => b.textContent.trim());
+      await lineage.until(/G15/);
+      expect(nodes()).toEqual(['A3', 'A12', 'L6', 'G15', 'G16']);
+      expect(lineage.host.querySelectorAll('.edge.bad').length).toBe(2);
+      await lineage.press(/^G15 G15, 5 quart jars, 4 bad/);
+      await lineage.until(/G15-5/);
+      expect(nodes()).toEqual(['A3', 'A12', 'L6', 'G15-1', 'G15-2', 'G15-3', 'G15-4', 'G15-5', 'G16']);
+      const first = lineage.host.querySelector<HTMLElement>('[data-node]')!;
+      first.focus();
+      // Time runs down a narrow screen.
+      const key = matchMedia('(max-width: 820px)').matches ? 'ArrowDown' : 'ArrowRight';
+      first.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await lineage.settle();
+      await new Promise((resolve) => setTimeout(resolve));
+      expect(document.activeElement?.textContent.trim()).toBe('A12');
+      await lineage.press('Fold G15');
+      await lineage.until(/5 quart jars, 4 bad/);
     });
 
-    it('runs down on a narrow screen: each batch once, under what fed it', async () => {
-      setup = await demoHouse();
-      const l6 = setup.house().batches.find((b) => b.code === 'L6')!.vessels[0]!;
-      const rows = lineageRows(lineagePicture(l6, setup.house()));
-      expect(rows.map(({ node, depth }) => `${depth} ${node.view.code}`)).toEqual([
-        '0 A3',
-        '1 A12',
-        '2 L6',
-        '3 G15',
-        '3 G16',
-      ]);
+    it('lists what a vessel has to do with, with counts, and goes out as two kinds of file', async () => {
+      setup = await demoHouse(layoutHere);
+      const lineage = await render(LineageView, { open: 'G15-5' });
+      expect(lineage.text()).toContain('8 from the same source, 6 bad');
+      expect(lineage.text()).toContain('3 it came from');
+      const names: string[] = [];
+      spyOn(HTMLAnchorElement.prototype, 'click').and.callFake(function (this: HTMLAnchorElement) {
+        names.push(this.download);
+      });
+      await lineage.press('Edges as CSV');
+      await lineage.press('As GraphML');
+      expect(names).toEqual(['lineage-G15-5.csv', 'lineage-G15-5.graphml']);
+    });
+
+    it('shows everything of an isolate', async () => {
+      setup = await demoHouse(layoutHere);
+      const lineage = await render(LineageView, { open: 'isolate ko-sill' });
+      expect(lineage.text()).toContain('Everything of KO-Sill');
+      await lineage.until(/L12/);
+      expect(lineage.text()).toContain('G18');
+      expect(lineage.text()).not.toContain('G15');
     });
 
     it('says in words what a culture fed and what became of it', async () => {

@@ -1,35 +1,53 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
-import { addMonths, format, startOfMonth } from 'date-fns';
+import { format } from 'date-fns';
 import {
   biologicalEfficiency,
   blockDryMassG,
+  edgesCsv,
+  familyGraphMl,
+  familyIds,
+  familyOf,
+  familyPicture,
   fedBy,
   formatNumber,
+  type Kin,
+  type SharedBy,
   type VesselView,
 } from '../../../core/index';
-import { amountWords } from '../../data/words/measure-words';
-import { openedIn } from '../../data/views/opened';
+import { download } from '../../data/store/download';
 import { HouseStore } from '../../data/store/house-store';
-import { Plaque } from '../../pieces/plaque';
-import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { CONTAMINANT_WORDS } from '../../data/words/words';
-import { lineagePicture, lineageRows, wayBack, type LineageEdge, type LineageNode } from './lineage-model';
-import { PickField } from '../../pieces/form/pick-field';
+import { openedIn } from '../../data/views/opened';
+import { amountWords } from '../../data/words/measure-words';
 import type { Choice } from '../../pieces/form/choice-field';
+import { PickField } from '../../pieces/form/pick-field';
+import { Fold } from '../../pieces/fold';
+import { Plaque } from '../../pieces/plaque';
+import { FamilyPictureView } from './family-picture';
+import { wayBack } from './way-back';
 
-const LANE_PX = 112;
-const WIDTH = 1160;
-const LEFT = 20;
-const RIGHT = 230;
-const TOP = 66;
-const MOST_GLYPHS = 12;
+const ALL_OF = 'isolate ';
+const SHARED_WORDS: Readonly<Record<SharedBy, string>> = {
+  source: 'from the same source',
+  cook: 'of the same cook',
+  formula: 'on the same formula',
+  day: 'sown on the same day',
+  place: 'at the same place now',
+};
+/** So many codes of a group are shown. */
+const MOST_CODES = 60;
 
-/** Where a vessel came from, back to its culture, and all that came of it. */
+interface KinLine {
+  readonly words: string;
+  readonly codes: readonly { readonly id: string; readonly code: string; readonly isBad: boolean }[];
+  readonly more: number;
+}
+
+/** Where a vessel came from, back to its culture, and all that came of it; or everything of one isolate. */
 @Component({
   selector: 'nw-lineage',
-  imports: [MatButton, PickField, Plaque, VesselGlyph],
+  imports: [FamilyPictureView, Fold, MatButton, PickField, Plaque],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lineage.html',
   styleUrl: './lineage.scss',
@@ -41,46 +59,69 @@ export class LineageView {
   private readonly router = inject(Router);
 
   private readonly all = computed(() => [...(this.store.house()?.vesselById.values() ?? [])]);
-  protected readonly codes = computed<readonly Choice[]>(() =>
-    this.all().map((one) => ({ value: one.vessel.id, words: one.code })),
-  );
+  protected readonly choices = computed<readonly Choice[]>(() => [
+    ...(this.store.house()?.records.isolates ?? []).map(({ id, name }) => ({
+      value: `${ALL_OF}${id}`,
+      words: `all of ${name}`,
+    })),
+    ...this.all().map((one) => ({ value: one.vessel.id, words: one.code })),
+  ]);
+  protected readonly isolate = computed(() => {
+    const id = this.open()?.startsWith(ALL_OF) === true ? this.open()!.slice(ALL_OF.length) : undefined;
+    return this.store.house()?.records.isolates.find((i) => i.id === id);
+  });
   protected readonly vessel = computed<VesselView | undefined>(() => {
-    const all = this.all();
+    if (this.isolate() !== undefined) {
+      return undefined;
+    }
     const opened = openedIn(this.store.house(), this.open());
-    return opened?.vessel ?? opened?.batch.vessels[0] ?? defaultVessel(all);
+    return opened?.vessel ?? opened?.batch.vessels[0] ?? defaultVessel(this.all());
   });
   protected readonly path = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];
     return house && vessel ? wayBack(vessel, house) : [];
   });
+  private readonly starts = computed(() => {
+    const [vessel, isolate] = [this.vessel(), this.isolate()];
+    return vessel !== undefined
+      ? [vessel.vessel.id]
+      : this.all()
+          .filter((v) => isolate !== undefined && v.batch.isolateId === isolate.id)
+          .map((v) => v.vessel.id);
+  });
+  private readonly ids = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? new Set<never>() : familyIds(this.starts(), house);
+  });
+  private readonly unfolded = signal<ReadonlySet<string>>(new Set());
   protected readonly picture = computed(() => {
+    const house = this.store.house();
+    return house === undefined || this.ids().size === 0
+      ? undefined
+      : familyPicture(this.ids(), house, this.unfolded());
+  });
+  protected readonly opened = computed(() => {
+    const house = this.store.house();
+    return [...this.unfolded()].flatMap((id) => {
+      const code = house?.codes.get(id);
+      return code === undefined ? [] : [{ id, code }];
+    });
+  });
+  /** What has something in common with it, with counts. */
+  protected readonly kin = computed((): readonly KinLine[] => {
     const [house, vessel] = [this.store.house(), this.vessel()];
-    return house && vessel ? lineagePicture(vessel, house) : undefined;
-  });
-  /** The same, as lines that run down; shown where the picture would run off the side. */
-  protected readonly rows = computed(() => {
-    const picture = this.picture();
-    return picture === undefined ? [] : lineageRows(picture);
-  });
-  protected readonly height = computed(() => TOP + (this.picture()?.lanes ?? 1) * LANE_PX + 40);
-  protected readonly width = WIDTH;
-  protected readonly months = computed(() => {
-    const picture = this.picture();
-    if (picture === undefined) {
+    if (house === undefined || vessel === undefined) {
       return [];
     }
-    const months: { x: number; words: string }[] = [];
-    for (
-      let month = startOfMonth(addMonths(picture.fromMs, 1));
-      month.getTime() < picture.toMs;
-      month = addMonths(month, 1)
-    ) {
-      months.push({
-        x: this.xOf((month.getTime() - picture.fromMs) / (picture.toMs - picture.fromMs)),
-        words: format(month, 'MMMM'),
-      });
-    }
-    return months;
+    const family = familyOf(vessel, house, (iso) => format(Date.parse(iso), 'yyyy-MM-dd'));
+    const lines: readonly (readonly [Kin, string])[] = [
+      [family.ancestors, 'it came from'],
+      [family.descendants, 'came from it'],
+      ...(Object.keys(SHARED_WORDS) as SharedBy[]).map(
+        (by) => [family.siblings[by], SHARED_WORDS[by]] as const,
+      ),
+    ];
+    return lines.flatMap(([kin, words]) => (kin.views.length === 0 ? [] : [kinLine(kin, words)]));
   });
   protected readonly yieldWords = computed(() => {
     const vessel = this.vessel();
@@ -91,44 +132,55 @@ export class LineageView {
     const flushes = vessel.state.harvests.map((h) => amountWords(h.massG)).join(' and ');
     return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel)) * 100)} % biological efficiency, spawn counted in`;
   });
-
   protected readonly fed = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];
     return house && vessel && fedBy(vessel, house);
   });
+  protected readonly title = computed(() => this.isolate()?.name ?? this.vessel()?.code ?? '');
 
-  /** @param name id of a vessel, or its code as it was typed */
+  constructor() {
+    // Another family is shown folded.
+    effect(() => {
+      this.open();
+      this.unfolded.set(new Set());
+    });
+  }
+
+  /** @param name id of a vessel, its code as it was typed, or an isolate */
   protected choose(name: string): void {
     const opened = openedIn(this.store.house(), name);
     const open = opened?.vessel?.vessel.id ?? opened?.batch.batch.id ?? name;
     void this.router.navigate([], { queryParams: { tab: 'lineage', open } });
   }
 
-  protected x(node: LineageNode): number {
-    return this.xOf(node.x);
+  protected unfold(batchId: string): void {
+    this.unfolded.update((all) => new Set([...all, batchId]));
   }
 
-  protected y(node: LineageNode): number {
-    return TOP + node.lane * LANE_PX;
+  protected fold(batchId: string): void {
+    this.unfolded.update((all) => new Set([...all].filter((id) => id !== batchId)));
   }
 
-  protected curve(edge: LineageEdge): string {
-    const [x1, y1, x2, y2] = [
-      this.x(edge.from) + 66,
-      this.y(edge.from) + 14,
-      this.x(edge.to) - 4,
-      this.y(edge.to) + 14,
-    ];
-    const bend = Math.max(24, (x2 - x1) / 2);
-    return `M${x1} ${y1}C${x1 + bend} ${y1} ${x2 - bend} ${y2} ${x2} ${y2}`;
+  protected csv(): void {
+    const house = this.store.house();
+    if (house !== undefined) {
+      download(
+        new TextEncoder().encode(edgesCsv(this.ids(), house)),
+        `lineage-${this.title()}.csv`,
+        'text/csv',
+      );
+    }
   }
 
-  protected shownGlyphs(node: LineageNode): readonly VesselView[] {
-    return node.vessels.slice(0, MOST_GLYPHS);
-  }
-
-  protected letter(vessel: VesselView): string {
-    return vessel.state.suspect === undefined ? '' : CONTAMINANT_WORDS[vessel.state.suspect].letter;
+  protected graphMl(): void {
+    const house = this.store.house();
+    if (house !== undefined) {
+      download(
+        new TextEncoder().encode(familyGraphMl(this.ids(), house)),
+        `lineage-${this.title()}.graphml`,
+        'application/xml',
+      );
+    }
   }
 
   protected day(vessel: VesselView): string {
@@ -137,10 +189,17 @@ export class LineageView {
       'd MMM yyyy',
     );
   }
+}
 
-  private xOf(share: number): number {
-    return LEFT + share * (WIDTH - LEFT - RIGHT);
-  }
+function kinLine({ views, bad, gone }: Kin, words: string): KinLine {
+  const rest = [bad > 0 ? `${bad} bad` : '', gone > 0 ? `${gone} gone` : ''].filter(Boolean);
+  return {
+    words: `${views.length} ${words}${rest.length > 0 ? `, ${rest.join(', ')}` : ''}`,
+    codes: views
+      .slice(0, MOST_CODES)
+      .map((v) => ({ id: v.vessel.id, code: v.code, isBad: v.state.suspect !== undefined })),
+    more: Math.max(0, views.length - MOST_CODES),
+  };
 }
 
 /** The block that gave most; else the newest vessel that was fed. */

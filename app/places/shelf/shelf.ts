@@ -33,7 +33,7 @@ import { VesselInspector } from '../../pieces/vessel-inspector';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
-import { Dialogs } from '../../pieces/dialogs';
+import { Labels } from '../../pieces/labels';
 
 /** A press in the evening is not asked for again in the morning. Our choice. */
 const SWIRL_HOURS = 12;
@@ -68,7 +68,7 @@ export class Shelf {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
-  private readonly dialogs = inject(Dialogs);
+  private readonly print = inject(Labels);
 
   protected readonly place = signal<Place>('shelf');
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
@@ -228,12 +228,10 @@ export class Shelf {
   }
 
   private async labels(): Promise<void> {
-    const view =
-      this.batches().find((b) => b.view.code === this.opened()?.code.split('-')[0]) ?? this.batches()[0];
-    if (view !== undefined) {
-      await this.dialogs.open(() => import('../../pieces/label-dialog').then((m) => m.LabelDialog), {
-        data: view.view,
-      });
+    const opened = this.opened();
+    const batch = this.batches().find((b) => b.view.code === opened?.batchCode) ?? this.batches()[0];
+    if (batch !== undefined) {
+      await this.print.print(batch.view.code, batch.view.vessels);
     }
   }
 }
