@@ -49,7 +49,10 @@ export function keysOnly(page: Page): Hands {
         .poll(() =>
           page.evaluate(() => {
             const at = document.activeElement;
-            return at?.closest('[role=listbox]') !== null || at?.hasAttribute('aria-activedescendant');
+            return (
+              at !== null &&
+              (at.closest('[role=listbox]') !== null || at.hasAttribute('aria-activedescendant'))
+            );
           }),
         )
         .toBe(true);

@@ -10,6 +10,7 @@ import { openedIn } from '../data/views/opened';
 import { placeOf } from '../data/views/place-of';
 import { PLACES } from '../data/views/places';
 import { valueOf } from '../pieces/form/form-state';
+import { Dialogs } from '../pieces/dialogs';
 import { TextField } from '../pieces/form/text-field';
 
 interface Hit {
@@ -51,6 +52,7 @@ const MOST_HITS = 8;
           }
         }
       </ul>
+      <button type="button" matButton="outlined" class="deed quiet" (click)="scan()">Scan a label</button>
     </mat-dialog-content>
   `,
   styles: `
@@ -72,6 +74,7 @@ const MOST_HITS = 8;
 export class Find {
   private readonly store = inject(HouseStore);
   private readonly router = inject(Router);
+  private readonly dialogs = inject(Dialogs);
   private readonly dialog = inject<MatDialogRef<Find>>(MatDialogRef);
   protected readonly wanted = new FormControl('', { nonNullable: true });
   protected readonly text = valueOf(this.wanted);
@@ -95,6 +98,11 @@ export class Find {
     const opened = openedIn(house, hit.id);
     const where = house && opened && placeOf(opened, house);
     return PLACES.find((p) => p.path === where?.path)?.name ?? '';
+  }
+
+  protected async scan(): Promise<void> {
+    this.dialog.close();
+    await this.dialogs.open(() => import('../pieces/scan-dialog').then((m) => m.ScanDialog));
   }
 
   protected open(hit: Hit | undefined): void {

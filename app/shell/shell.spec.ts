@@ -9,6 +9,7 @@ import { houseAt } from '../data/store/which-house';
 import { pressureWords, unitsShown } from '../data/words/measure-words';
 import { entryWords, rangeWords, shortTime } from '../data/words/words';
 import { runLineOf } from '../data/views/run-line-model';
+import { Bursts } from '../data/devices/bursts';
 import { Keys } from '../data/devices/keys';
 
 const NOW = new Date(2026, 10, 25, 13, 48).getTime();
@@ -121,7 +122,9 @@ describe('a run line', () => {
 describe('single keys', () => {
   let setup: Awaited<ReturnType<typeof furnishedHouse>>;
   beforeEach(async () => {
-    setup = await furnishedHouse();
+    // A hand, and never a scanner.
+    const atOnce = { press: (_: KeyboardEvent, act?: () => void) => act?.() };
+    setup = await furnishedHouse({ provide: Bursts, useValue: atOnce });
   });
   afterEach(() => setup.close());
 

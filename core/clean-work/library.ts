@@ -69,9 +69,11 @@ function flagsOf(living: readonly Living[]): readonly LibraryFlag[] {
   if (sound.length === 0) {
     return ['lost'];
   }
+  // Spawn is on its way to fruit: it saves a culture in need, but nobody keeps one so.
+  const kept = sound.filter((l) => BACK_UP.has(l.form));
   const stored = sound.filter(isStored);
   const flags: LibraryFlag[] = [];
-  if (sound.length === 1) {
+  if (kept.length === 1) {
     flags.push('onlyCopy');
   } else if (!stored.some((s) => s.keep.word !== 'gamble')) {
     flags.push('noBackUp');

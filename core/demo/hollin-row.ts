@@ -302,7 +302,7 @@ function addCultureWork(demo: DemoBuilder, day: DayAt, c: Cultures): void {
   const [test] = poured(14, 31, 1);
   demo.inoculate(day(14, 10.5), [test!], c.l12, 0.5);
   demo.say(day(11, 8.7), { kind: 'inspected', vesselIds: [test!] });
-  demo.say(day(8, 8.7), { kind: 'inspected', vesselIds: [test!], note: 'White and even, nothing else.' });
+  demo.say(day(8, 11), { kind: 'inspected', vesselIds: [test!], note: 'White and even, nothing else.' });
 
   const sectors = poured(12, 32, 3);
   demo.inoculate(day(12, 10.5), sectors, slant!, 1, 'wedge');

@@ -19,6 +19,7 @@ export { batchSheet, type BatchSheet } from './batch-sheet.js';
 export { OutsideReadings } from './outside-readings.js';
 export { ReadingsCsv, type FileReading } from './readings-csv.js';
 export { edgesCsv, familyGraphMl } from './lineage-export.js';
+export { readLabel, type LabelRead } from './read-label.js';
 export { labelContent, type LabelContent } from './label.js';
 export {
   isSameRow,

@@ -1,4 +1,4 @@
-import { XMLBuilder } from 'fast-xml-parser';
+import Builder from 'fast-xml-builder';
 import type { House, VesselView } from '../house/derive/house.js';
 import type { VesselId } from '../record/ids.js';
 import { linesCsv } from './table-csv.js';
@@ -46,7 +46,7 @@ export function familyGraphMl(ids: ReadonlySet<VesselId>, house: House): string 
     Object.entries(values)
       .filter(([, value]) => value !== '')
       .map(([name, value]) => ({ '@key': `${of}-${name}`, '#text': value }));
-  return new XMLBuilder({
+  return new Builder({
     ignoreAttributes: false,
     attributeNamePrefix: '@',
     format: true,
@@ -70,7 +70,7 @@ export function familyGraphMl(ids: ReadonlySet<VesselId>, house: House): string 
         })),
       },
     },
-  }) as string;
+  });
 }
 
 function describe(view: VesselView): Readonly<Record<(typeof NODE_KEYS)[number], string>> {

@@ -1,4 +1,5 @@
 import { Injectable, inject } from '@angular/core';
+import { Bursts } from './bursts';
 import { HouseStore } from '../store/house-store';
 
 export interface KeyDeed {
@@ -14,6 +15,7 @@ export interface KeyDeed {
 @Injectable({ providedIn: 'root' })
 export class Keys {
   private readonly store = inject(HouseStore);
+  private readonly bursts = inject(Bursts);
   private readonly layers: (readonly KeyDeed[])[] = [];
 
   /** @returns the function that takes these keys away again */
@@ -34,22 +36,16 @@ export class Keys {
   }
 
   handle(event: KeyboardEvent): void {
-    const off = this.store.household()?.singleKeys === false;
-    if (
-      off ||
-      event.ctrlKey ||
-      event.metaKey ||
-      event.altKey ||
-      event.defaultPrevented ||
-      isTyping(event.target)
-    ) {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target)) {
       return;
     }
-    const deed = this.list().find((d) => d.key === event.key);
+    // A scanner is heard where single keys are switched off too.
+    const isOff = this.store.household()?.singleKeys === false;
+    const deed = isOff ? undefined : this.list().find((d) => d.key === event.key);
     if (deed !== undefined) {
       event.preventDefault();
-      deed.act();
     }
+    this.bursts.press(event, deed?.act);
   }
 }
 

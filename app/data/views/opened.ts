@@ -32,6 +32,20 @@ export function openedIn(house: House | undefined, name: string | undefined): Op
   return undefined;
 }
 
+/** The same for a hand in a hurry: a whole name, or the end of one code that is still here and of no other. */
+export function openedByTail(house: House | undefined, name: string): Opened | undefined {
+  const whole = openedIn(house, name);
+  if (house === undefined || whole !== undefined) {
+    return whole;
+  }
+  const tail = name.trim().toUpperCase();
+  const ending = house.inHand
+    .flatMap((b) => b.vessels)
+    .filter((v) => v.state.phase !== 'gone' && v.code.toUpperCase().endsWith(tail));
+  const [only, another] = ending;
+  return only !== undefined && another === undefined ? ofVessel(house, only) : undefined;
+}
+
 /** Everything that a code on an older label may mean, where two devices gave one number. */
 export function namesakesOf(house: House, code: string): readonly Opened[] {
   const [batchCode, number] = code.trim().toUpperCase().split('-');

@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   HostListener,
   computed,
   inject,
@@ -22,6 +23,8 @@ import {
   type VesselView,
 } from '../../../core/index';
 import { Time } from '../../data/clock/time';
+import { Bursts } from '../../data/devices/bursts';
+import { Scans } from '../../data/devices/scans';
 import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import {
@@ -76,6 +79,7 @@ export class BoxWork {
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   private readonly time = inject(Time);
+  private readonly bursts = inject(Bursts);
   private readonly print = inject(Labels);
   protected readonly busy = signal(false);
   /** What the prompt asks for was done, and said so. */
@@ -88,7 +92,11 @@ export class BoxWork {
   protected readonly waiting = computed((): readonly Step[] =>
     this.jobs().flatMap((job) => stepsOfJob(job).filter(({ target }) => !this.isPassedOver(target))),
   );
-  protected readonly current = computed(() => this.waiting()[0]);
+  /** A vessel that was scanned goes before its turn. */
+  private readonly scanned = signal<string | undefined>(undefined);
+  protected readonly current = computed(
+    () => this.waiting().find((s) => s.target.vessel.id === this.scanned()) ?? this.waiting()[0],
+  );
   protected readonly job = computed(() => this.current()?.job ?? this.jobs()[0]);
   private readonly allSteps = computed(() =>
     this.targets().reduce((sum, t) => sum + (t.batch.vessel.compartments ?? 1), 0),
@@ -166,7 +174,11 @@ export class BoxWork {
     const targets = this.targets();
     const lost = targets.filter((v) => v.state.phase === 'gone').length;
     const passed = targets.filter((v) => v.state.phase !== 'gone' && this.isPassedOver(v)).length;
-    const done = targets.length - lost - passed;
+    const unready = targets.filter((v) => v.state.phase === 'planned' || v.state.phase === 'cooking').length;
+    const done = targets.length - lost - passed - unready;
+    if (unready > 0) {
+      return `${unready === 1 ? 'One is' : `${unready} are`} not cooked yet.`;
+    }
     const rest = [lost > 0 ? `${lost} dropped` : '', passed > 0 ? `${passed} got nothing` : ''].filter(
       Boolean,
     );
@@ -196,6 +208,17 @@ export class BoxWork {
     ['openTooLong', 'touched', 'spilled'] as const
   ).map((what) => ({ what, words: capital(MISHAP_WORDS[what]) }));
 
+  constructor() {
+    const remove = inject(Scans).add(({ vessel }) => {
+      const isWaiting = this.waiting().some((s) => s.target.vessel.id === vessel?.vessel.id);
+      if (isWaiting) {
+        this.scanned.set(vessel?.vessel.id);
+      }
+      return isWaiting;
+    });
+    inject(DestroyRef).onDestroy(remove);
+  }
+
   @HostListener('document:keydown', ['$event'])
   protected onKey(event: KeyboardEvent): void {
     const dialogOpen = document.querySelector('mat-dialog-container') !== null;
@@ -214,12 +237,15 @@ export class BoxWork {
       !(onControl && (event.key === 'Enter' || event.key === ' '))
     ) {
       event.preventDefault();
-      this.done(1);
+      this.bursts.press(event, () => {
+        this.done(1);
+      });
     }
   }
 
   protected done(times: 1 | 2): void {
-    void this.give(this.waiting().slice(0, 1), times);
+    const step = this.current();
+    void this.give(step === undefined ? [] : [step], times);
   }
 
   protected doneAll(): void {

@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
-import { AddCulture } from './add-culture';
+import { AddCulture } from '../../pieces/add-culture';
 import { Box } from './box';
 import { BoxWork } from './box-work';
 import { MatDialogRef } from '@angular/material/dialog';

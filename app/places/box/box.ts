@@ -29,6 +29,7 @@ import {
 } from '../../../core/index';
 import { Time } from '../../data/clock/time';
 import { Keys } from '../../data/devices/keys';
+import { Scans } from '../../data/devices/scans';
 import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import { heldWords } from '../../data/words/culture-words';
@@ -204,7 +205,11 @@ export class Box {
       { key: 'p', words: 'Print labels', act: () => void this.labels(this.chosen()?.view) },
       { key: 'n', words: 'Add a culture', act: () => void this.addCulture() },
     ]);
-    inject(DestroyRef).onDestroy(remove);
+    const removeScans = inject(Scans).add((opened) => this.draft.scanned(opened));
+    inject(DestroyRef).onDestroy(() => {
+      remove();
+      removeScans();
+    });
   }
 
   protected whole(value: number): string {
@@ -299,8 +304,12 @@ export class Box {
     }
   }
 
+  protected async scan(): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/scan-dialog').then((m) => m.ScanDialog));
+  }
+
   protected async addCulture(): Promise<void> {
-    await this.dialogs.open(() => import('./add-culture').then((m) => m.AddCulture));
+    await this.dialogs.open(() => import('../../pieces/add-culture').then((m) => m.AddCulture));
   }
 
   protected async drawOff(source: VesselView): Promise<void> {

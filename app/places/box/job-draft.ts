@@ -17,7 +17,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Time } from '../../data/clock/time';
-import { openedIn } from '../../data/views/opened';
+import { openedIn, type Opened } from '../../data/views/opened';
 import { problemOf } from '../../data/words/message-of';
 
 /** So many sources are shown before the rest is asked for. */
@@ -161,6 +161,20 @@ export class JobDraft {
         }
       });
     });
+  }
+
+  /** A scanned vessel: one that waits is what goes in, one that can give is a source. @returns whether it is either */
+  scanned({ batch, vessel }: Opened): boolean {
+    if (this.waiting().some((w) => w.view.batch.id === batch.batch.id)) {
+      this.choose(batch.batch.id);
+      return true;
+    }
+    const source = this.allSources().find((s) => s.vessel.id === vessel?.vessel.id);
+    if (source !== undefined && !this.isPicked(source)) {
+      const isFirst = this.picked() === undefined;
+      this.picked.set([...(isFirst ? [] : (this.picked() ?? [])), source.vessel.id]);
+    }
+    return source !== undefined;
   }
 
   choose(batchId: string): void {

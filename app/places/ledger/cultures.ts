@@ -1,112 +1,134 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, viewChild } from '@angular/core';
-import { MatSort, MatSortHeader } from '@angular/material/sort';
-import { MatTableDataSource, MatTableModule } from '@angular/material/table';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { fedBy, isCulture } from '../../../core/index';
-import { doseWords } from '../../data/words/measure-words';
+import { adviceFor, fedBy, libraryOf, type House, type LibraryEntry, type Living } from '../../../core/index';
+import { Time } from '../../data/clock/time';
 import { HouseStore } from '../../data/store/house-store';
+import { testWords } from '../../data/views/culture-stand';
+import { FLAG_WORDS, adviceWords } from '../../data/words/library-words';
+import { doseWords } from '../../data/words/measure-words';
+import { vesselCount } from '../../data/words/words';
+import { Dialogs } from '../../pieces/dialogs';
+import { Labels } from '../../pieces/labels';
 import { Plaque } from '../../pieces/plaque';
+import { VesselGlyph } from '../../pieces/vessel-glyph';
 
-/** Every culture that came into the house, what is left of it, and what it fed. */
-@Component({
-  selector: 'nw-cultures',
-  imports: [MatSort, MatSortHeader, MatTableModule, Plaque, RouterLink],
-  changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <section class="card" tabindex="0" aria-label="Cultures">
-      <table mat-table matSort [dataSource]="source" [matSortDisableClear]="true" class="house">
-        <ng-container matColumnDef="code">
-          <th *matHeaderCellDef mat-header-cell mat-sort-header>Culture</th>
-          <td *matCellDef="let row" mat-cell>
-            <a routerLink="/ledger" [queryParams]="{ tab: 'lineage', open: row.id }"
-              ><nw-plaque [code]="row.code" [tone]="row.bad > 0 ? 'trouble' : 'vessel'"
-            /></a>
-            <a class="word" [routerLink]="['/batch', row.id]">History, notes</a>
-          </td>
-        </ng-container>
-        <ng-container matColumnDef="species">
-          <th *matHeaderCellDef mat-header-cell mat-sort-header>Species and isolate</th>
-          <td *matCellDef="let row" mat-cell>
-            <strong>{{ row.species }}</strong> {{ row.isolate }}
-          </td>
-        </ng-container>
-        <ng-container matColumnDef="came">
-          <th *matHeaderCellDef mat-header-cell mat-sort-header>Came</th>
-          <td *matCellDef="let row" mat-cell>{{ row.came }}</td>
-        </ng-container>
-        <ng-container matColumnDef="left">
-          <th *matHeaderCellDef mat-header-cell mat-sort-header>Left</th>
-          <td *matCellDef="let row" mat-cell>{{ row.left }}</td>
-        </ng-container>
-        <ng-container matColumnDef="fed">
-          <th *matHeaderCellDef mat-header-cell mat-sort-header>Fed</th>
-          <td *matCellDef="let row" mat-cell [class.beet]="row.bad > 0">
-            {{ row.fed }}{{ row.bad > 0 ? ', ' + row.bad + ' went bad' : '' }}
-          </td>
-        </ng-container>
-        <tr *matHeaderRowDef="columns; sticky: true" mat-header-row></tr>
-        <tr *matRowDef="let row; columns: columns" mat-row></tr>
-        <tr *matNoDataRow>
-          <td colspan="5">No culture yet. Add one at the Box.</td>
-        </tr>
-      </table>
-    </section>
-  `,
-  styles: `
-    section {
-      padding: 12px 20px;
-      overflow-x: auto;
-    }
-    table {
-      width: 100%;
-      white-space: nowrap;
-    }
-  `,
-})
-export class Cultures {
-  private readonly store = inject(HouseStore);
-  protected readonly columns = ['code', 'species', 'came', 'left', 'fed'];
-  protected readonly source = new MatTableDataSource<Row>();
-  private readonly sort = viewChild.required(MatSort);
-  private readonly rows = computed<readonly Row[]>(() => {
-    const house = this.store.house();
-    return (house?.batches ?? [])
-      .flatMap((b) => b.vessels.filter((v) => isCulture(v)))
-      .map((v) => {
-        const { fed, bad } = house === undefined ? { fed: 0, bad: 0 } : fedBy(v, house);
-        return {
-          id: v.vessel.id,
-          code: v.code,
-          species: v.species?.name ?? '',
-          isolate: v.isolate?.name ?? '',
-          came: format(Date.parse(v.batch.madeAt), 'd MMM yyyy'),
-          left: doseWords(v.remaining, v.remainingUnit),
-          by: { code: v.code, species: v.species?.name ?? '', came: v.batch.madeAt, left: v.remaining, fed },
-          fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
-          bad,
-        };
-      });
-  });
-
-  constructor() {
-    this.source.sortingDataAccessor = (row, column) => row.by[column as keyof Row['by']];
-    effect(() => {
-      this.source.data = [...this.rows()];
-      this.source.sort = this.sort();
-    });
-  }
+interface Shelf {
+  readonly entry: LibraryEntry;
+  readonly flags: readonly string[];
+  readonly isTrouble: boolean;
+  readonly advice: readonly string[];
+  readonly rows: readonly Row[];
+  /** Spawn of it, a line for each batch. */
+  readonly spawn: readonly { readonly id: string; readonly code: string; readonly words: string }[];
+  /** Where it came from, each time that it came. */
+  readonly origins: readonly string[];
 }
 
 interface Row {
-  readonly id: string;
-  readonly code: string;
-  readonly species: string;
-  readonly isolate: string;
-  readonly came: string;
+  readonly living: Living;
   readonly left: string;
   readonly fed: string;
   readonly bad: number;
-  /** What each column is sorted by. */
-  readonly by: Readonly<Record<'code' | 'species' | 'came' | 'left' | 'fed', string | number>>;
+  readonly generation: string;
+  readonly age: string;
+  readonly best: string;
+  readonly isPast: boolean;
+  readonly where: string;
+  readonly test: string;
+}
+
+/** Every isolate of the house: what lives of it, how old and how far from its origin, and what a keeper would do next. */
+@Component({
+  selector: 'nw-cultures',
+  imports: [MatButton, Plaque, RouterLink, VesselGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cultures.html',
+  styleUrl: './cultures.scss',
+})
+export class Cultures {
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
+  private readonly dialogs = inject(Dialogs);
+  private readonly print = inject(Labels);
+
+  protected readonly shelves = computed((): readonly Shelf[] => {
+    const [house, nowMs] = [this.store.house(), this.time.minute()];
+    return house === undefined
+      ? []
+      : libraryOf(house, nowMs).map((entry) => ({
+          entry,
+          flags: entry.flags.map((f) => FLAG_WORDS[f]),
+          isTrouble: entry.flags.includes('lost') || entry.flags.includes('onlyCopy'),
+          advice: adviceFor(entry, house, nowMs).map(adviceWords),
+          rows: entry.living.filter((l) => l.form !== 'grain').map((living) => rowOf(living, house, nowMs)),
+          spawn: spawnOf(entry.living),
+          origins: originsOf(entry, house),
+        }));
+  });
+
+  protected async add(): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/add-culture').then((m) => m.AddCulture));
+  }
+
+  protected async labels(entry: LibraryEntry): Promise<void> {
+    await this.print.print(
+      entry.isolate.name,
+      entry.living.map((l) => l.view),
+    );
+  }
+}
+
+function rowOf(living: Living, house: House, nowMs: number): Row {
+  const { view, generation, keep, form } = living;
+  const { fed, bad } = fedBy(view, house);
+  return {
+    living,
+    left: doseWords(view.remaining, view.remainingUnit),
+    fed: fed === 0 ? 'nothing yet' : `${fed} ${fed === 1 ? 'vessel' : 'vessels'}`,
+    bad,
+    generation:
+      generation.grainSteps > 0
+        ? `transfer ${generation.transfers}, grain to grain ${generation.grainSteps}`
+        : `transfer ${generation.transfers}`,
+    age: `${keep.days} ${keep.days === 1 ? 'day' : 'days'}`,
+    best: format(keep.bestBeforeMs, 'd MMM yyyy'),
+    isPast: keep.word === 'past' || keep.word === 'gamble',
+    where: keep.keeping === 'cold' ? 'fridge' : 'room',
+    test: form === 'broth' ? testWords(view, house, nowMs) : '',
+  };
+}
+
+/** Spawn is on its way to fruit: each batch in a line. */
+function spawnOf(living: readonly Living[]): Shelf['spawn'] {
+  const byBatch = new Map<string, Living[]>();
+  for (const one of living.filter((l) => l.form === 'grain')) {
+    byBatch.set(one.view.batch.id, [...(byBatch.get(one.view.batch.id) ?? []), one]);
+  }
+  return [...byBatch].map(([id, all]) => {
+    const [{ view, generation }] = all as [Living];
+    const bad = all.filter((l) => l.view.state.suspect !== undefined).length;
+    const count = vesselCount(all.length, view.batch.vessel);
+    const words = `${count} of spawn, transfer ${generation.transfers}${bad > 0 ? `, ${bad} bad` : ''}`;
+    return { id, code: view.batchCode, words };
+  });
+}
+
+/** "bought 3 Mar 2026 from the club, 2 transfers told". */
+function originsOf({ isolate }: LibraryEntry, house: House): readonly string[] {
+  return house.batches
+    .filter((b) => b.batch.isolateId === isolate.id)
+    .map(({ batch, code, madeAtMs }) => {
+      const { how, from, on, transfers } = batch.origin ?? {};
+      return [
+        `${code}, ${batch.vessel.name}`,
+        `${how === undefined || how === 'unknown' ? 'came' : how === 'own' ? 'taken here' : how === 'wild' ? 'found wild' : how === 'swap' ? 'swapped' : how} ${format(madeAtMs, 'd MMM yyyy')}`,
+        from === undefined ? '' : `from ${from}`,
+        on === undefined ? '' : `grown or taken ${format(Date.parse(on), 'd MMM yyyy')}`,
+        transfers === undefined ? '' : `${transfers} ${transfers === 1 ? 'transfer' : 'transfers'} before`,
+      ]
+        .filter(Boolean)
+        .join(', ');
+    });
 }

@@ -110,11 +110,18 @@ describe('the Ledger', () => {
   it('lists cultures with what is left and what went bad', async () => {
     setup = await demoHouse();
     const cultures = await render(Cultures);
-    const rows = [...cultures.host.querySelectorAll('tbody tr')].map((r) =>
+    const rows = [...cultures.host.querySelectorAll('.living li')].map((r) =>
       r.textContent.replace(/\s+/g, ' ').trim(),
     );
     expect(rows.find((r) => r.startsWith('L6-1'))).toContain('9 vessels, 6 went bad');
-    expect(rows.find((r) => r.startsWith('L12-1'))).toMatch(/350 ml ?1 vessel/);
+    const l12 = rows.find((r) => r.startsWith('L12-1'))!;
+    expect(l12).toMatch(/350 ml left, transfer 0, 2[56] days, fridge/);
+    expect(l12).toContain('clean on A31-1 after 6 days');
+    const crate = [...cultures.host.querySelectorAll('section')].find((c) =>
+      c.textContent.includes('SH-Crate'),
+    )!;
+    expect(crate.textContent).toContain('only copy');
+    expect(crate.textContent).toMatch(/swapped \d+ \w+ \d{4}, from the supper club, 3 transfers before/);
   });
 
   describe('archive', () => {

@@ -24,16 +24,16 @@ import {
   type Isolate,
   type Place,
   type Species,
-} from '../../../core/index';
-import { Time } from '../../data/clock/time';
-import { Journal } from '../../data/journal/journal';
-import { HouseStore } from '../../data/store/house-store';
-import { checkedBy, typedLine, typedNumber, typedNumberOrNothing } from '../../pieces/form/checked-by';
-import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
-import { DateField } from '../../pieces/form/date-field';
-import { isSound, valueOf } from '../../pieces/form/form-state';
-import { PickField } from '../../pieces/form/pick-field';
-import { TextField } from '../../pieces/form/text-field';
+} from '../../core/index';
+import { Time } from '../data/clock/time';
+import { Journal } from '../data/journal/journal';
+import { HouseStore } from '../data/store/house-store';
+import { checkedBy, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
+import { ChoiceField, type Choice } from './form/choice-field';
+import { DateField } from './form/date-field';
+import { isSound, valueOf } from './form/form-state';
+import { PickField } from './form/pick-field';
+import { TextField } from './form/text-field';
 import { ownSpecies } from './own-species';
 
 const ISOLATE = typedLine({ label: 'Isolate' });

@@ -1,4 +1,4 @@
-import { MOST_LINE_LETTERS, type Figure, type Species } from '../../../core/index';
+import { MOST_LINE_LETTERS, type Figure, type Species } from '../../core/index';
 
 const rough = (low: number, value: number, high: number): Figure => ({
   value,

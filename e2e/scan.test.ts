@@ -1,0 +1,94 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { button, openDemo } from './house.js';
+import { filmOf, firstCodeOf } from './label-picture.js';
+
+/** Labels of a batch of the made-up household, as the app makes them. */
+async function labelsOf(page: Page, vessel: string, number: string): Promise<Buffer> {
+  await openDemo(page, `shelf?open=${vessel}`);
+  await page.keyboard.press('p');
+  await button(page, 'None of them').click();
+  await page.getByRole('option', { name: number, exact: true }).click();
+  const saved = page.waitForEvent('download');
+  await button(page, 'Save the PDF').click();
+  return readFile(await (await saved).path());
+}
+
+/** A second browser before whose camera a picture lies. */
+async function beforeCamera(
+  test_: typeof test,
+  playwright: typeof import('@playwright/test'),
+  film: Buffer,
+  look: (page: Page) => Promise<void>,
+): Promise<void> {
+  const path = test_.info().outputPath('camera.y4m');
+  await writeFile(path, film);
+  const { launchOptions, baseURL } = test_.info().project.use;
+  const browser = await playwright.chromium.launch({
+    ...launchOptions,
+    args: [
+      ...(launchOptions?.args ?? []),
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-video-capture=${path}`,
+    ],
+  });
+  try {
+    const context = await browser.newContext({
+      ...(baseURL !== undefined && { baseURL }),
+      serviceWorkers: 'block',
+      timezoneId: 'Europe/London',
+      permissions: ['camera'],
+    });
+    const page = await context.newPage();
+    page.setDefaultTimeout(30_000);
+    await look(page);
+  } finally {
+    await browser.close();
+  }
+}
+
+test('a label that the app made is read by the camera and opens its vessel', async ({ page, playwright }) => {
+  const film = filmOf(firstCodeOf(await labelsOf(page, 'G26-5', '5')));
+  await beforeCamera(test, playwright as never, film, async (other) => {
+    await openDemo(other, 'box');
+    await button(other, 'Scan a label').click();
+    await expect(other).toHaveURL(/\/demo\/shelf\?open=/);
+    await expect(other.getByRole('heading', { name: 'G26-5' })).toBeVisible();
+  });
+});
+
+test('a code of another house is told apart, is never followed, and the end of a code may be typed', async ({
+  page,
+  playwright,
+}) => {
+  const film = filmOf(firstCodeOf(await labelsOf(page, 'G26-5', '5')));
+  await beforeCamera(test, playwright as never, film, async (other) => {
+    await other.goto('/');
+    await button(other, 'Keep this, open the Desk').click();
+    await other.goto('/box');
+    await button(other, 'Scan a label').click();
+    await expect(other.getByRole('dialog').getByText('That label is of the made-up house.')).toBeVisible();
+    await expect(other).toHaveURL(/\/box$/);
+  });
+  await openDemo(page, 'box');
+  await button(page, 'Scan a label').click();
+  await expect(page.getByText(/^No camera:/)).toBeVisible();
+  await page.getByLabel('Or type the end of its code').fill('26-99');
+  await button(page, 'Take it').click();
+  await expect(page.getByRole('dialog').getByText('Nothing here is called 26-99.')).toBeVisible();
+  await page.getByLabel('Or type the end of its code').fill('26-5');
+  await button(page, 'Take it').click();
+  await expect(page.getByRole('heading', { name: 'G26-5' })).toBeVisible();
+});
+
+test('a scanner that types opens a vessel and presses no key of ours', async ({ page }) => {
+  await openDemo(page, 'tent');
+  await expect(page.getByRole('region', { name: 'Today' }).getByText('Harvest B28-2')).toBeVisible();
+  await page.keyboard.type('G26-5\n');
+  await expect(page).toHaveURL(/\/demo\/shelf\?open=/);
+  await expect(page.getByRole('heading', { name: 'G26-5' })).toBeVisible();
+  // A hand that presses one key is waited for and heard.
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/stove/);
+});
