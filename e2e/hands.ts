@@ -7,9 +7,10 @@ export interface Hands {
   choose(target: Locator, option: string): Promise<void>;
 }
 
-export function mouse(): Hands {
+/** @param way a phone is tapped */
+export function mouse(way: 'click' | 'tap' = 'click'): Hands {
   return {
-    press: (target) => target.click(),
+    press: (target) => target[way](),
     async fill(target, text) {
       await target.fill(text);
       await target.blur();
@@ -75,8 +76,12 @@ async function arrowTo(page: Page, target: Locator): Promise<void> {
   for (let i = 0; i < MOST_TABS && !(await isIn(list)); i++) {
     await page.keyboard.press('Tab');
   }
-  for (let i = 0; i < MOST_TABS && !(await isIn(target)); i++) {
-    await page.keyboard.press('ArrowDown');
+  // From the one that is chosen, which may stand below.
+  for (const arrow of ['ArrowDown', 'ArrowUp']) {
+    const most = await list.getByRole('option').count();
+    for (let i = 0; i < most && !(await isIn(target)); i++) {
+      await page.keyboard.press(arrow);
+    }
   }
   expect(await isIn(target), 'reached by keys').toBe(true);
 }

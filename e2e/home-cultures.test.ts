@@ -1,28 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
-import { BEGIN, addCulture, blank, button, cookToPressure, furnish, go, pass, visit } from './house.js';
-
-/** A batch of a formula, brought from the Desk to the Stove. */
-async function plan(page: Page, group: RegExp, formula: string, count: string, code: string): Promise<void> {
-  await go(page, 'Desk');
-  await button(page, group).click();
-  await page.getByRole('option', { name: formula, exact: true }).click();
-  // The formula is opened by its address: what is typed before it stands there would be of the one before.
-  await expect(button(page, `Make batch ${code}`)).toBeVisible();
-  await blank(page, 'How many').fill(count);
-  await button(page, `Make batch ${code}`).click();
-  await page.getByRole('link', { name: 'To the Stove' }).click();
-}
-
-/** The short cook of what is dissolved, until it is open and cool. */
-async function cookShort(page: Page): Promise<void> {
-  await cookToPressure(page);
-  await pass(page, 30);
-  await button(page, /^Heat off/).click();
-  await pass(page, 80);
-  await button(page, /^Open/).click();
-  await expect(button(page, /^Open/)).toBeHidden();
-  await pass(page, 14 * 60);
-}
+import { expect, test } from '@playwright/test';
+import { BEGIN, addCulture, button, cookToPressure, furnish, go, pass, visit } from './house.js';
+import { cookShort, plan } from './media.js';
 
 test('plates and broth made here become cultures that feed grain', async ({ page }) => {
   test.setTimeout(180_000);

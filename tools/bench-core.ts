@@ -10,6 +10,7 @@ import {
   writeArchive,
 } from '../core/index.js';
 import { gridTimes, heatTimes } from './bench-heat.js';
+import { askFamily, layFamily, oneFamily } from './bench-lineage.js';
 import { largeHouse } from './large-house.js';
 
 const RUNS = 7;
@@ -74,7 +75,21 @@ const RECIPE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n2 tbsp gypsum\n1.
 const large = largeHouse(ENTRIES, 'looks');
 const written = { writtenAt: new Date(NOW).toISOString() };
 const archive = writeArchive(large, written);
+const FAMILY = 5000;
+const family = oneFamily(FAMILY);
 const rows = [
+  {
+    ...time(
+      `lineage of one of ${FAMILY} vessels, Node: family, batches, kin, generation`,
+      () => askFamily(family.house, family.first),
+      3,
+    ),
+    aim: 'at most 20 ms',
+  },
+  {
+    ...time(`all ${FAMILY} of them unfolded and laid out, Node`, () => layFamily(family.house, family.first)),
+    aim: 'at most 1 s',
+  },
   time('a plain loop of 100 million additions, Node: how fast the machine is just now', plainLoop),
   {
     ...time(`1 000 formulas scaled and audited, Node, after ${WARM} runs`, planThousand, WARM),

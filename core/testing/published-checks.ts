@@ -30,6 +30,7 @@ import {
   weighedMoisture,
 } from '../index.js';
 import type { Check } from './checks.js';
+import { cultureChecks } from './culture-checks.js';
 import { conductionChecks } from './conduction-checks.js';
 
 const NIST = 'NIST Handbook 44, Appendix C';
@@ -77,6 +78,7 @@ export function publishedChecks(): readonly Check[] {
     ...conductionChecks(),
     ...growthChecks(),
     ...formulaChecks(),
+    ...cultureChecks(),
   ];
 }
 

@@ -22,12 +22,12 @@ describe('keys that come in bursts', () => {
     bursts = TestBed.inject(Bursts);
   });
 
-  function press(text: readonly string[], gapMs: number): void {
+  function press(text: readonly string[], gapMs: number, waits = true): void {
     for (const key of text) {
       ms += gapMs;
       const event = new KeyboardEvent('keydown', { key, cancelable: true });
       Object.defineProperty(event, 'timeStamp', { value: ms });
-      bursts.press(event, () => done.push(key));
+      bursts.press(event, () => done.push(key), waits);
     }
   }
   const letters = (text: string) => Array.from(text);
@@ -51,6 +51,15 @@ describe('keys that come in bursts', () => {
     await wait();
     expect(done.slice(-3)).toEqual(['1', '2', 'Enter']);
     expect(read).toEqual([]);
+  });
+
+  it('are heard at once where the first need not wait', async () => {
+    press(['2'], 200, false);
+    expect(done).toEqual(['2']);
+    ms += 200;
+    press(['h', 't', 't', 'p', 'Enter'], 4, false);
+    await wait();
+    expect([read, done]).toEqual([['http'], ['2', 'h']]);
   });
 
   it('of a hand and then of a scanner are told apart', async () => {

@@ -12,7 +12,7 @@ interface Held {
 
 /**
  * Tells a scanner that types from a hand: keys that come too fast for one, and end with Enter, are a label. Everything
- * else is done as it was meant, in its order, a moment later than it was pressed.
+ * else is done as it was meant, in its order.
  */
 @Injectable({ providedIn: 'root' })
 export class Bursts {
@@ -23,8 +23,12 @@ export class Bursts {
   private lastMs = -Infinity;
   private settled: (() => void) | undefined;
 
-  /** @param act what the key means if a hand pressed it */
-  press(event: KeyboardEvent, act?: () => void): void {
+  /**
+   * @param act what the key means if a hand pressed it
+   * @param waits whether the first key of what may be a burst must wait too. Where it need not it is done at once: labels
+   * begin with a letter that means nothing
+   */
+  press(event: KeyboardEvent, act?: () => void, waits = false): void {
     if (event.key.length > 1 && event.key !== 'Enter') {
       act?.();
       return;
@@ -41,7 +45,11 @@ export class Bursts {
       void this.read(text);
       return;
     }
-    this.held.push({ key: event.key, act });
+    const isFirst = this.held.length === 0;
+    if (isFirst && !waits) {
+      act?.();
+    }
+    this.held.push({ key: event.key, act: isFirst && !waits ? undefined : act });
     this.settled ??= this.tasks.add();
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {

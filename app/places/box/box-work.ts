@@ -237,9 +237,15 @@ export class BoxWork {
       !(onControl && (event.key === 'Enter' || event.key === ' '))
     ) {
       event.preventDefault();
-      this.bursts.press(event, () => {
-        this.done(1);
-      });
+      // A scanner must not be taken for a hand that says Done.
+      const waits = true;
+      this.bursts.press(
+        event,
+        () => {
+          this.done(1);
+        },
+        waits,
+      );
     }
   }
 
