@@ -132,7 +132,7 @@ async function loadAgain(page) {
 
 async function beginWork(page) {
   await page.getByRole('button', { name: /L12-1/ }).click();
-  await page.getByRole('button', { name: /^Begin/ }).click();
+  await page.getByRole('button', { name: /^(Begin|All read, begin|Go on all the same)/ }).click();
   for (let jar = 0; jar < 3; jar++) {
     await page.getByRole('button', { name: 'Done, next' }).click();
     await page.waitForTimeout(400);
