@@ -123,7 +123,7 @@ describe('lineage, in ten thousand histories at random', () => {
   });
 });
 
-describe('generations', () => {
+describe('generations of the made-up household', () => {
   it('are one more than the oldest source has, everywhere in the made-up household', () => {
     for (const one of house.vesselById.values()) {
       const sources = (house.lineage.sourcesOf.get(one.vessel.id) ?? []).flatMap(
