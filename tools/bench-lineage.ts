@@ -6,6 +6,7 @@ import {
   familyOf,
   familyPicture,
   generationOf,
+  parentsIn,
   placeFamily,
   seededRandom,
   shippedDefinitions,
@@ -53,9 +54,8 @@ export function askFamily(house: House, first: VesselId): number {
 export function layFamily(house: House, first: VesselId): number {
   const ids = familyIds([first], house);
   const all = new Set(house.batches.map((b): string => b.batch.id));
-  const { nodes, edges } = familyPicture(ids, house, all);
-  const parents = new Map<string, string[]>();
-  edges.forEach(({ from, to }) => parents.set(to, [...(parents.get(to) ?? []), from]));
-  const toPlace = nodes.map(({ id, atMs }) => ({ id, atMs, parents: parents.get(id) ?? [] }));
+  const picture = familyPicture(ids, house, all);
+  const parents = parentsIn(picture);
+  const toPlace = picture.nodes.map(({ id, atMs }) => ({ id, atMs, parents: parents.get(id) ?? [] }));
   return placeFamily(toPlace, { width: 900, gap: 190 }).rowCount;
 }

@@ -37,6 +37,7 @@ import {
 import { messageOf } from '../data/words/message-of';
 import { photoFrom } from '../data/devices/photo';
 import { HouseStore } from '../data/store/house-store';
+import { capital } from '../data/words/capital';
 import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
 import { PhotoStore } from '../data/store/photo-store';
@@ -313,8 +314,4 @@ export class VesselInspector {
       this.looked.emit();
     }
   }
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

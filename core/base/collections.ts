@@ -16,3 +16,9 @@ export function groupBy<V, K>(values: readonly V[], keyOf: (value: V) => K): Map
   });
   return groups;
 }
+
+/** For sorting by several figures: the first that differ decide. Both of one length. */
+export function compareRanks(a: readonly number[], b: readonly number[]): number {
+  const at = a.findIndex((value, i) => value !== b[i]);
+  return at < 0 ? 0 : (a[at] ?? 0) - (b[at] ?? 0);
+}

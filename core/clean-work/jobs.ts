@@ -1,8 +1,9 @@
-import { unitOf } from '../culture/amounts.js';
+import { compareRanks } from '../base/collections.js';
 import { formOf, type CultureForm } from '../culture/form.js';
 import { transferOf, type KindOfWork } from '../culture/transfers.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { partsToSow } from '../house/to-inoculate.js';
+import type { CultureUnit } from '../record/culture.js';
 import { plateTestOf } from './plate-test.js';
 
 /** How several sources share what they give. */
@@ -25,15 +26,14 @@ export interface Step {
 }
 
 /** With what the hands work in a job; undefined where nobody gives such a source to such a medium. */
-export function workOf({ sources, targets }: Job): KindOfWork | undefined {
+export function workOf({ sources, targets }: Pick<Job, 'sources' | 'targets'>): KindOfWork | undefined {
   const [source, target] = [sources[0], targets[0]];
   return source && target && transferOf(formOf(source.batch), formOf(target.batch))?.work;
 }
 
 /** In what a job is dosed. */
-export function unitOfJob({ sources }: Job): ReturnType<typeof unitOf> {
-  const [first] = sources;
-  return first === undefined ? 'ml' : unitOf(formOf(first.batch));
+export function unitOfJob({ sources }: Pick<Job, 'sources'>): CultureUnit {
+  return sources[0]?.remainingUnit ?? 'ml';
 }
 
 /** What is left to be done of a job, in the order of its vessels. */
@@ -70,12 +70,7 @@ export function inOrder(jobs: readonly Job[], house: House, nowMs: number): read
       index,
     ],
   }));
-  return ranked
-    .sort((a, b) => {
-      const at = a.key.findIndex((value, i) => value !== b.key[i]);
-      return at < 0 ? 0 : (a.key[at] ?? 0) - (b.key[at] ?? 0);
-    })
-    .map(({ job }) => job);
+  return ranked.sort((a, b) => compareRanks(a.key, b.key)).map(({ job }) => job);
 }
 
 /** 0 for what was seen clean or came so, 1 for what was never tried, 2 for what is suspect. */

@@ -17,7 +17,7 @@ export interface Keep {
   readonly word: 'fresh' | 'renew' | 'past' | 'gamble';
 }
 
-/** The one reckoning of age and best-before: for the library, for what is held against a transfer, and for labels. */
+/** The one reckoning of age and best-before: for the library and for what is held against a transfer. */
 export function keepOf(view: VesselView, nowMs: number): Keep {
   const { batch, state } = view;
   const since = Date.parse(state.inoculatedAt ?? batch.origin?.on ?? batch.madeAt);

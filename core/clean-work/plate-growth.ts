@@ -1,3 +1,4 @@
+import { push } from '../base/collections.js';
 import { DAY_MS } from '../base/time.js';
 import { formOf } from '../culture/form.js';
 import { radialGrowth, type RadialGrowth } from '../culture/radial-growth.js';
@@ -18,9 +19,7 @@ export function sectorsOf(view: VesselView): readonly SectorGrowth[] {
   const marks = new Map<string, { day: number; mm: number }[]>();
   for (const { at, radii } of view.state.radii) {
     for (const { sector, mm } of radii) {
-      const known = marks.get(sector) ?? [];
-      known.push({ day: (Date.parse(at) - start) / DAY_MS, mm });
-      marks.set(sector, known);
+      push(marks, sector, { day: (Date.parse(at) - start) / DAY_MS, mm });
     }
   }
   return [...marks]

@@ -1,3 +1,4 @@
+import { compareRanks } from '../base/collections.js';
 import { formOf, type CultureForm } from '../culture/form.js';
 import { formsThatFeed } from '../culture/transfers.js';
 import type { House, VesselView } from '../house/derive/house.js';
@@ -36,9 +37,4 @@ export function sourcesFor(to: CultureForm, house: House, nowMs: number): readon
     }))
     .sort((a, b) => compareRanks(a.rank, b.rank))
     .map(({ view }) => view);
-}
-
-function compareRanks(a: readonly number[], b: readonly number[]): number {
-  const at = a.findIndex((value, i) => value !== b[i]);
-  return at < 0 ? 0 : (a[at] ?? 0) - (b[at] ?? 0);
 }

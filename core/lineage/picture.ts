@@ -1,3 +1,4 @@
+import { push } from '../base/collections.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { ancestors, descendants } from '../record/lineage.js';
@@ -50,12 +51,7 @@ export function familyPicture(
     if (view !== undefined) {
       const nodeId: string = unfolded.has(view.batch.id) ? id : view.batch.id;
       nodeIdOf.set(id, nodeId);
-      const group = groups.get(nodeId);
-      if (group === undefined) {
-        groups.set(nodeId, [view]);
-      } else {
-        group.push(view);
-      }
+      push(groups, nodeId, view);
     }
   }
   const nodes = [...groups].map(([id, views]) => nodeOf(id, views, unfolded));
@@ -95,4 +91,13 @@ function edgesOf(nodeIdOf: ReadonlyMap<VesselId, string>, house: House): readonl
     }
   }
   return [...edges.values()];
+}
+
+/** What fed each node of a picture, by its id; the first edge comes first. */
+export function parentsIn({ edges }: FamilyPicture): ReadonlyMap<string, readonly string[]> {
+  const parents = new Map<string, string[]>();
+  edges.forEach(({ from, to }) => {
+    push(parents, to, from);
+  });
+  return parents;
 }

@@ -61,6 +61,5 @@ export const CultureWarning = z.enum([
   'tooManyTransfers',
   'poorWood',
   'mixedIsolates',
-  'usedBefore',
 ]);
 export type CultureWarning = z.infer<typeof CultureWarning>;

@@ -32,7 +32,6 @@ export const WARNING_NAMES: Readonly<Record<CultureWarning, string>> = {
   tooManyTransfers: 'many transfers',
   poorWood: 'a poor wood for it',
   mixedIsolates: 'two isolates',
-  usedBefore: 'used before',
 };
 
 /** The same as a sentence with its reason. */
@@ -71,8 +70,6 @@ export function heldWords({ warning, codes, figure = 0, limit = 0, name = '' }: 
       return `${name}: this species grows poorly on it.`;
     case 'mixedIsolates':
       return `${who} are not one isolate. Meant so? Choose “some of each”.`;
-    case 'usedBefore':
-      return `${who} ${has} been used before.`;
   }
 }
 

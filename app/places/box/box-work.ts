@@ -27,6 +27,7 @@ import { Bursts } from '../../data/devices/bursts';
 import { Scans } from '../../data/devices/scans';
 import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
+import { capital } from '../../data/words/capital';
 import {
   MISHAP_WORDS,
   PROMPT_DONE,
@@ -341,15 +342,11 @@ function inoculation(
     vesselIds: steps.map((s) => s.target.vessel.id),
     sourceVesselIds: told.map((g) => g.id),
     doseEach,
-    doseUnit: unitOfJob({ sources, targets: [], each, sharing }),
+    doseUnit: unitOfJob({ sources }),
     ...(told.length > 1 && { shares: told.map((g) => g.share) }),
     ...(together && { together }),
     ...(sector !== undefined && { sector }),
     ...(part !== undefined && part !== 'whole' && { compartment: part }),
     ...(flamed && { flamed }),
   };
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -21,6 +21,7 @@ import {
   formatNumber,
   formOf,
   inOrder,
+  unitOfJob,
   workOf,
   type BatchView,
   type Job,
@@ -143,8 +144,7 @@ export class Box {
   /** What the plan names as the way to work; for its cautions. */
   private readonly kind = computed(() => {
     const [source, target] = [this.draft.pickedSources()[0], this.draft.targets()[0]];
-    const job = { sources: source ? [source] : [], targets: target ? [target] : [] };
-    return workOf({ ...job, each: 1, sharing: 'inTurn' }) ?? 'needle';
+    return workOf({ sources: source ? [source] : [], targets: target ? [target] : [] }) ?? 'needle';
   });
   protected readonly cautions = computed(() => cautionsFor(this.kind()));
   /** Cautions that were not read in this sitting. */
@@ -237,8 +237,7 @@ export class Box {
 
   protected jobWords({ targets, sources, each }: Job): string {
     const codes = [...new Set(targets.map((t) => t.batchCode))].join(', ');
-    const unit = sources[0]?.remainingUnit ?? 'ml';
-    return `${targets.length} of ${codes}, ${doseWords(each, unit)} each from ${sources.map((s) => s.code).join(', ')}`;
+    return `${targets.length} of ${codes}, ${doseWords(each, unitOfJob({ sources }))} each from ${sources.map((s) => s.code).join(', ')}`;
   }
 
   protected addJob(): void {

@@ -9,7 +9,7 @@ import {
   requireWithin,
   sourcesFor,
   transferOf,
-  unitOf,
+  unitOfJob,
   warningsOf,
   type Job,
   type Sharing,
@@ -82,10 +82,7 @@ export class JobDraft {
       ? all.slice(0, 1)
       : picked.flatMap((id) => all.find((s) => s.vessel.id === id) ?? []);
   });
-  readonly unit = computed(() => {
-    const [first] = this.pickedSources();
-    return first === undefined ? 'ml' : unitOf(formOf(first.batch));
-  });
+  readonly unit = computed(() => unitOfJob({ sources: this.pickedSources() }));
   readonly sharing = signal<Sharing>('inTurn');
   readonly sector = signal('');
   readonly each = signal(0);

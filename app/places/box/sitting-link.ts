@@ -1,4 +1,4 @@
-import type { House, Job, Sharing, VesselView } from '../../../core/index';
+import { groupBy, type House, type Job, type Sharing, type VesselView } from '../../../core/index';
 import { openedIn } from '../../data/views/opened';
 
 /**
@@ -20,7 +20,9 @@ const MOST_JOBS = 40;
 export function linkOf(sinceMs: number, jobs: readonly Job[]): string {
   const written = jobs.map(({ targets, sources, each, sharing, sector }) =>
     [
-      [...byBatch(targets)].map(([id, numbers]) => `${id}:${numbers.join('.')}`).join(','),
+      [...groupBy(targets, (t) => t.batch.id)]
+        .map(([id, own]) => `${id}:${own.map((t) => t.vessel.number).join('.')}`)
+        .join(','),
       sources.map((s) => s.vessel.id).join(','),
       String(each),
       sharing,
@@ -59,12 +61,4 @@ function targetsIn(part: string, house: House | undefined): readonly VesselView[
   const [name, numbers = ''] = part.split(':');
   const wanted = new Set(numbers.split('.').map(Number));
   return openedIn(house, name)?.batch.vessels.filter((v) => wanted.has(v.vessel.number)) ?? [];
-}
-
-function byBatch(targets: readonly VesselView[]): ReadonlyMap<string, readonly number[]> {
-  const found = new Map<string, number[]>();
-  for (const { batch, vessel } of targets) {
-    found.set(batch.id, [...(found.get(batch.id) ?? []), vessel.number]);
-  }
-  return found;
 }

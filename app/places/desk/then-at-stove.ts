@@ -12,6 +12,7 @@ import {
 } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { moneyWords } from '../../data/words/words';
+import { capital } from '../../data/words/capital';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
@@ -80,7 +81,7 @@ export class ThenAtStove {
             : ['squeeze test']
           : [];
     const all = first || (this.plan.steps()[0]?.deed ?? '');
-    return { first: all.charAt(0).toUpperCase() + all.slice(1), rest: [...drain, ...test].join(', ') };
+    return { first: capital(all), rest: [...drain, ...test].join(', ') };
   });
   protected readonly eachWord = computed(() => {
     const vessel = this.plan.vessel();

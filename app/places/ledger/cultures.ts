@@ -2,7 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { adviceFor, fedBy, libraryOf, type House, type LibraryEntry, type Living } from '../../../core/index';
+import {
+  adviceFor,
+  fedBy,
+  groupBy,
+  libraryOf,
+  type House,
+  type LibraryEntry,
+  type Living,
+} from '../../../core/index';
 import { Time } from '../../data/clock/time';
 import { HouseStore } from '../../data/store/house-store';
 import { testWords } from '../../data/views/culture-stand';
@@ -102,10 +110,8 @@ function rowOf(living: Living, house: House, nowMs: number): Row {
 
 /** Spawn is on its way to fruit: each batch in a line. */
 function spawnOf(living: readonly Living[]): Shelf['spawn'] {
-  const byBatch = new Map<string, Living[]>();
-  for (const one of living.filter((l) => l.form === 'grain')) {
-    byBatch.set(one.view.batch.id, [...(byBatch.get(one.view.batch.id) ?? []), one]);
-  }
+  const spawn = living.filter((l) => l.form === 'grain');
+  const byBatch = groupBy(spawn, (l) => l.view.batch.id);
   return [...byBatch].map(([id, all]) => {
     const [{ view, generation }] = all as [Living];
     const bad = all.filter((l) => l.view.state.suspect !== undefined).length;

@@ -17,7 +17,7 @@ import { MatButton } from '@angular/material/button';
 import { addMonths, format, startOfMonth } from 'date-fns';
 import { map } from 'rxjs';
 import type { FamilyNode, FamilyPicture, Placed, VesselView } from '../../../core/index';
-import { cultureFraction, lastFraction } from '../../../core/index';
+import { cultureFraction, lastFraction, parentsIn } from '../../../core/index';
 import { heavyWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
@@ -124,13 +124,7 @@ export class FamilyPictureView {
   private readonly seen = signal({ left: 0, top: 0, width: 1400, height: 900 });
   private asked = 0;
 
-  private readonly parents = computed(() => {
-    const parents = new Map<string, string[]>();
-    for (const { from, to } of this.picture().edges) {
-      parents.set(to, [...(parents.get(to) ?? []), from]);
-    }
-    return parents;
-  });
+  private readonly parents = computed(() => parentsIn(this.picture()));
   private readonly spots = computed((): readonly Spot[] => {
     const laid = this.placed();
     const { row, pad, head } = this.room();

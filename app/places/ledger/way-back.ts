@@ -1,4 +1,4 @@
-import { ancestors, formOf, type House, type VesselView } from '../../../core/index';
+import { ancestors, formOf, groupBy, type House, type VesselView } from '../../../core/index';
 import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { doseWords } from '../../data/words/measure-words';
 
@@ -10,10 +10,7 @@ export interface WayStep {
 /** The way back from a vessel to its culture, nearest first; vessels of one batch share a step. */
 export function wayBack(start: VesselView, house: House): readonly WayStep[] {
   const views = ancestors(house.lineage, start.vessel.id).flatMap((id) => house.vesselById.get(id) ?? []);
-  const byBatch = new Map<string, VesselView[]>();
-  for (const view of views) {
-    byBatch.set(view.batch.id, [...(byBatch.get(view.batch.id) ?? []), view]);
-  }
+  const byBatch = groupBy(views, (view) => view.batch.id);
   return [...byBatch.values()].map((own) => ({ views: own, words: wordsFor(own[0]!) }));
 }
 
