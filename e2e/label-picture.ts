@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
+import { prepareZXingModule, writeBarcode } from 'zxing-wasm/writer';
 
 interface Rect {
   readonly x: number;
@@ -38,6 +40,30 @@ export function firstCodeOf(pdf: Buffer, width = 640, height = 480): Picture {
     const [y0, y1] = [offY + (s.y - top) * scale, offY + (s.y + s.height - top) * scale];
     for (let y = Math.round(y0); y < Math.round(y1); y++) {
       gray.fill(20, y * width + Math.round(x0), y * width + Math.round(x1));
+    }
+  }
+  return { width, height, gray };
+}
+
+/** A QR that some other maker printed, large in the picture. */
+export async function codeOf(text: string, width = 640, height = 480): Promise<Picture> {
+  const wasm = readFileSync('node_modules/zxing-wasm/dist/writer/zxing_writer.wasm');
+  prepareZXingModule({
+    overrides: {
+      wasmBinary: wasm.buffer.slice(wasm.byteOffset, wasm.byteOffset + wasm.length),
+    },
+  });
+  const { symbol, error } = await writeBarcode(text, { format: 'QRCode' });
+  if (error !== '') {
+    throw new Error(error);
+  }
+  const dot = Math.floor((height * 0.6) / symbol.height);
+  const [left, top] = [(width - symbol.width * dot) >> 1, (height - symbol.height * dot) >> 1];
+  const gray = new Uint8Array(width * height).fill(235);
+  for (let y = 0; y < symbol.height * dot; y++) {
+    for (let x = 0; x < symbol.width * dot; x++) {
+      const isDark = symbol.data[Math.floor(y / dot) * symbol.width + Math.floor(x / dot)] === 0;
+      gray[(top + y) * width + left + x] = isDark ? 20 : 235;
     }
   }
   return { width, height, gray };

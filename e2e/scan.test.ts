@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { button, openDemo } from './house.js';
-import { filmOf, firstCodeOf } from './label-picture.js';
+import { codeOf, filmOf, firstCodeOf } from './label-picture.js';
 
 /** Labels of a batch of the made-up household, as the app makes them. */
 async function labelsOf(page: Page, vessel: string, number: string): Promise<Buffer> {
@@ -82,6 +82,20 @@ test('a code of another house is told apart, is never followed, and the end of a
   await page.getByLabel('Or type the end of its code').fill('26-5');
   await button(page, 'Take it').click();
   await expect(page.getByRole('heading', { name: 'G26-5' })).toBeVisible();
+});
+
+test('a code that somebody else printed is never followed', async ({ playwright }) => {
+  const film = filmOf(await codeOf('https://offers.example/v/1?win=1'));
+  await beforeCamera(test, playwright as never, film, async (page) => {
+    await openDemo(page, 'box');
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(request.url()));
+    await button(page, 'Scan a label').click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog.getByText('That is no label of this house. Nothing was opened.')).toBeVisible();
+    await expect(page).toHaveURL(/\/demo\/box$/);
+    expect(asked.filter((url) => url.includes('offers.example'))).toEqual([]);
+  });
 });
 
 test('a scanner that types opens a vessel and presses no key of ours', async ({ page }) => {

@@ -6,21 +6,16 @@ import {
   effect,
   inject,
   signal,
-  untracked,
 } from '@angular/core';
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { format, startOfDay } from 'date-fns';
+import { startOfDay } from 'date-fns';
 import {
-  HowItCame,
   RECEIVED_IN,
   formOf as cultureFormOf,
   receivedAs,
-  unitOf,
-  usualContent,
   type CultureForm,
-  type CultureUnit,
   type Isolate,
   type Place,
   type Species,
@@ -28,53 +23,35 @@ import {
 import { Time } from '../data/clock/time';
 import { Journal } from '../data/journal/journal';
 import { HouseStore } from '../data/store/house-store';
-import { checkedBy, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
+import { checkedBy, typedLine, typedNumber } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
 import { DateField } from './form/date-field';
 import { isSound, valueOf } from './form/form-state';
 import { PickField } from './form/pick-field';
 import { TextField } from './form/text-field';
 import { ownSpecies } from './own-species';
+import { ToldAmount, ToldAmountFields } from './told-amount';
+import { ToldOriginFields, originForm, originIn } from './told-origin';
 
 const ISOLATE = typedLine({ label: 'Isolate' });
 const SPECIES = typedLine({ label: 'Species' });
 const COUNT = typedNumber({ field: { label: 'How many' }, min: 1, max: 500, whole: true });
-const TRANSFERS = typedNumberOrNothing({ field: { label: 'Transfers' }, min: 0, max: 99, whole: true });
-/** No culture of a kitchen holds more, in any of its units. */
-const MOST: Readonly<Record<CultureUnit, number>> = {
-  ml: 5000,
-  g: 20_000,
-  wedge: 200,
-  scrape: 200,
-  piece: 50,
-};
-const UNIT_NAMES: Readonly<Record<CultureUnit, string>> = {
-  ml: 'Milliliters in each',
-  g: 'Grams in each',
-  wedge: 'Wedges in each',
-  scrape: 'Scrapes in each',
-  piece: 'Pieces in each',
-};
-const HOW_WORDS: Readonly<Record<HowItCame, string>> = {
-  bought: 'bought',
-  swap: 'swapped',
-  own: 'taken here',
-  wild: 'found in the wild',
-  unknown: 'not known',
-};
-const HINTS: Readonly<Partial<Record<CultureForm, string>>> = {
-  plate: 'A whole 90 mm dish is about 40 wedges of a square centimeter; half a dish is 20.',
-  slant: 'A slant gives some six scrapes.',
-  print: 'A print of the size of a cap gives some twenty scrapes.',
-  spores: 'Ten milliliters do about six jars.',
-  tissue: 'Each piece of clean inner flesh goes on a plate of its own.',
-};
 const ANOTHER = 'another-species';
 
 /** A culture that comes into the house, on this day or an earlier one: what it is, in what, how much, and where from. */
 @Component({
   selector: 'nw-add-culture',
-  imports: [ChoiceField, DateField, MatButton, MatDialogContent, MatDialogTitle, PickField, TextField],
+  imports: [
+    ChoiceField,
+    DateField,
+    MatButton,
+    MatDialogContent,
+    MatDialogTitle,
+    PickField,
+    TextField,
+    ToldAmountFields,
+    ToldOriginFields,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Add a culture</h2>
@@ -96,39 +73,13 @@ const ANOTHER = 'another-species';
           [longest]="80"
           [control]="form.controls.isolate"
         />
-        <div class="two">
-          <nw-text-field keys="numeric" name="How many" [longest]="4" [control]="form.controls.count" />
-          <nw-text-field
-            keys="decimal"
-            [name]="amountName()"
-            [unit]="unit() === 'ml' || unit() === 'g' ? unit() : ''"
-            [unitStays]="unit() === 'ml'"
-            [longest]="12"
-            [control]="form.controls.amount"
-          />
-        </div>
-        @if (hint(); as words) {
-          <p class="soft">{{ words }}</p>
-        }
+        <nw-text-field keys="numeric" name="How many" [longest]="4" [control]="form.controls.count" />
+        <nw-told-amount [of]="amount" />
         <div class="two">
           <nw-date-field name="Came on" [control]="form.controls.came" [latest]="today()" />
           <nw-choice-field name="Kept in the" [control]="form.controls.place" [options]="places" />
         </div>
-        <div class="two">
-          <nw-choice-field name="How it came" [control]="form.controls.how" [options]="hows" />
-          <nw-text-field name="From whom, if that matters" [longest]="80" [control]="form.controls.from" />
-        </div>
-        <div class="two">
-          <nw-date-field [name]="takenName()" [control]="form.controls.taken" [latest]="today()" />
-          @if (isMycelium()) {
-            <nw-text-field
-              keys="numeric"
-              name="Transfers before, if told"
-              [longest]="3"
-              [control]="form.controls.transfers"
-            />
-          }
-        </div>
+        <nw-told-origin [form]="form.controls.origin" [of]="cultureForm()" />
         <nw-text-field name="Note" [rows]="2" [longest]="2000" [control]="form.controls.note" />
         @if (isWild()) {
           <p class="caution">
@@ -182,10 +133,6 @@ export class AddCulture {
   protected readonly containers = computed<readonly Choice[]>(() =>
     this.vessels().map(({ id, name }) => ({ value: id, words: name })),
   );
-  protected readonly hows: readonly Choice<HowItCame>[] = HowItCame.options.map((value) => ({
-    value,
-    words: HOW_WORDS[value],
-  }));
   protected readonly places: readonly Choice<Place>[] = [
     { value: 'fridge', words: 'fridge' },
     { value: 'shelf', words: 'shelf' },
@@ -197,27 +144,11 @@ export class AddCulture {
   private readonly held = new FormControl('culture-syringe', { nonNullable: true });
   private readonly heldId = valueOf(this.held);
   private readonly vessel = computed(() => this.vessels().find((v) => v.id === this.heldId()));
-  private readonly cultureForm = computed((): CultureForm => {
+  protected readonly cultureForm = computed((): CultureForm => {
     const vessel = this.vessel();
     return vessel === undefined ? 'broth' : cultureFormOf({ stage: receivedAs(vessel.id), vessel });
   });
-  protected readonly unit = computed(() => unitOf(this.cultureForm()));
-  protected readonly amountName = computed(() => UNIT_NAMES[this.unit()]);
-  protected readonly hint = computed(() => HINTS[this.cultureForm()] ?? '');
-  /** Spores and tissue are where counting begins. */
-  protected readonly isMycelium = computed(() => !['print', 'spores', 'tissue'].includes(this.cultureForm()));
-  protected readonly takenName = computed(() =>
-    this.isMycelium() ? 'Grown or drawn on, if known' : 'Taken on, if known',
-  );
-  private readonly amountRule = computed(() =>
-    typedNumber({
-      field: { label: this.amountName() },
-      min: this.unit() === 'ml' || this.unit() === 'g' ? 0.5 : 1,
-      max: this.unit() === 'ml' ? (this.vessel()?.capacityMl ?? MOST.ml) : MOST[this.unit()],
-      unit: this.unit() === 'ml' || this.unit() === 'g' ? ` ${this.unit()}` : '',
-      unitStays: this.unit() === 'ml',
-    }),
-  );
+  protected readonly amount = new ToldAmount(this.vessel, this.cultureForm);
   private readonly speciesRule = checkedBy(() => SPECIES);
   protected readonly latin = new FormControl('', { nonNullable: true });
   protected readonly form = new FormGroup({
@@ -225,27 +156,16 @@ export class AddCulture {
     species: new FormControl('', { nonNullable: true }),
     isolate: new FormControl('', { nonNullable: true, validators: checkedBy(() => ISOLATE) }),
     count: new FormControl('1', { nonNullable: true, validators: checkedBy(() => COUNT) }),
-    amount: new FormControl('10', { nonNullable: true, validators: checkedBy(() => this.amountRule()) }),
+    amount: this.amount.controls,
     came: new FormControl<Date | null>(this.today()),
     place: new FormControl<Place>('fridge', { nonNullable: true }),
-    how: new FormControl<HowItCame>('bought', { nonNullable: true }),
-    from: new FormControl('', { nonNullable: true }),
-    taken: new FormControl<Date | null>(null),
-    transfers: new FormControl('', { nonNullable: true, validators: checkedBy(() => TRANSFERS) }),
+    origin: originForm(),
     note: new FormControl('', { nonNullable: true }),
   });
-  private readonly how = valueOf(this.form.controls.how);
+  private readonly how = valueOf(this.form.controls.origin.controls.how);
   protected readonly isWild = computed(() => this.how() === 'wild');
 
   constructor() {
-    effect(() => {
-      const [vessel, form] = [this.vessel(), this.cultureForm()];
-      untracked(() => {
-        if (vessel !== undefined) {
-          this.form.controls.amount.setValue(String(usualContent(form, vessel)));
-        }
-      });
-    });
     effect(() => {
       const { species } = this.form.controls;
       species[this.isAnother() ? 'addValidators' : 'removeValidators'](this.speciesRule);
@@ -262,21 +182,14 @@ export class AddCulture {
     const species = this.isAnother()
       ? ownSpecies(SPECIES.parse(typed.species), this.latin.value, this.time.now())
       : undefined;
-    const from = typed.from.trim();
-    const transfers = this.isMycelium() ? TRANSFERS.parse(typed.transfers) : undefined;
     const received = await this.journal.receiveCulture({
       stage: receivedAs(vessel.id),
       vessel,
       isolate: this.isolateNamed(ISOLATE.parse(typed.isolate), species),
       ...(species !== undefined && { species }),
-      holds: { amount: this.amountRule().parse(typed.amount), unit: this.unit() },
+      holds: this.amount.read(),
       count: COUNT.parse(typed.count),
-      origin: {
-        how: typed.how,
-        ...(from !== '' && { from }),
-        ...(typed.taken !== null && { on: format(typed.taken, 'yyyy-MM-dd') }),
-        ...(transfers !== undefined && { transfers }),
-      },
+      origin: originIn(this.form.controls.origin, this.cultureForm()),
       arrivedMs: this.arrivedMs(typed.came),
       place: typed.place,
       note: typed.note.trim(),

@@ -121,6 +121,36 @@ describe('one vessel, large', () => {
     expect((page.button('Suspect') as HTMLButtonElement).disabled).toBe(true);
   });
 
+  it('reads growth of a plate by two taps: where the wedge lies, and where it ends', async () => {
+    const plate = setup
+      .house()
+      .batches.flatMap((b) => b.vessels)
+      .find(
+        (v) => v.batch.stage === 'agar' && v.batch.vessel.kind === 'dish' && v.state.phase === 'running',
+      )!;
+    await open(plate.code);
+    const dish = page.host.querySelector<SVGElement>('svg[role=img]')!;
+    const box = dish.getBoundingClientRect();
+    // Of a drawing that is 100 wide and high.
+    const tap = async (x: number, y: number) => {
+      const clientX = box.left + (x / 100) * box.width;
+      const clientY = box.top + (y / 100) * box.height;
+      dish.dispatchEvent(new PointerEvent('pointerup', { clientX, clientY, bubbles: true }));
+      await page.settle();
+    };
+    const mmPerUnit = (plate.batch.vessel.diameterMm ?? 86) / 90;
+    await tap(50, 60);
+    await tap(50, 30);
+    await tap(65, 62);
+    expect((page.field('north') as HTMLInputElement).value).toBe(String(Math.round(30 * mmPerUnit)));
+    await page.press('Note growth');
+    const { radii } = vessel(plate.code).state.radii.at(-1)!;
+    expect(radii).toEqual([
+      { sector: 'north', mm: Math.round(30 * mmPerUnit) },
+      { sector: 'east', mm: Math.round(Math.hypot(15, 2) * mmPerUnit) },
+    ]);
+  });
+
   it('asks nothing of how far a plate or a cooked jar has run', async () => {
     await open('G28-1');
     expect(page.host.querySelector('.bands')).toBeNull();

@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, ContentText, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { LabelContent } from '../../core/index';
 import { labelsPerPage, type LabelSheet, type LabelsHow } from './label-sheets';
+import { picturesOf, type TextPicture } from './text-picture';
 import { INK, PT_PER_MM, SOFT_INK, drawPdf, type PdfAnswer, type PdfFonts } from './pdf-kit';
 
 const PAD = 7;
@@ -13,6 +14,9 @@ const NARROW_PT = 105;
 /** Mean width of a letter of this face, in its own size; measured on these labels. */
 const LETTER_EM = 0.5;
 
+/** Of a line to its letters, as the PDF library sets them. */
+const LINE_HEIGHT = 1.2;
+
 /** Labels lower than this are flags. */
 const FLAG_MM = 15;
 const FLAG_PAD = 2;
@@ -20,25 +24,31 @@ const FLAG_PAD = 2;
 const FLAG_PT = 4.5;
 
 const api = {
-  draw(
+  async draw(
     labels: readonly LabelContent[],
     sheet: LabelSheet,
     how: LabelsHow,
     fonts: PdfFonts,
   ): Promise<PdfAnswer> {
-    return drawPdf(definition(labels, sheet, how), fonts);
+    const lines = labels.flatMap(({ species, made, sown, formula }) => [species, made, sown, formula]);
+    return drawPdf(definition(labels, { sheet, how, pictures: await picturesOf(lines) }), fonts);
   },
 };
 
 export type LabelsApi = typeof api;
 expose(api);
 
+interface Drawing {
+  readonly sheet: LabelSheet;
+  readonly how: LabelsHow;
+  /** Lines that our face cannot write. */
+  readonly pictures: ReadonlyMap<string, TextPicture>;
+}
+
 /** Every label stands at its own place on the page: die-cut sheets forgive no flow. */
-function definition(
-  labels: readonly LabelContent[],
-  sheet: LabelSheet,
-  { byHand, first }: LabelsHow,
-): TDocumentDefinitions {
+function definition(labels: readonly LabelContent[], job: Drawing): TDocumentDefinitions {
+  const { sheet } = job;
+  const { first } = job.how;
   const perPage = labelsPerPage(sheet);
   const content = labels.flatMap((label, index): Content[] => {
     const place = index + first - 1;
@@ -49,7 +59,7 @@ function definition(
     };
     const page: Content[] = onPage === 0 && index > 0 ? [{ text: '', pageBreak: 'before' }] : [];
     const isFlag = sheet.labelMm[1] < FLAG_MM;
-    return [...page, ...(isFlag ? flag(label, sheet, byHand, at) : cell(label, sheet, byHand, at))];
+    return [...page, ...(isFlag ? flag(label, job, at) : cell(label, job, at))];
   });
   return {
     pageSize: { width: sheet.pageMm[0] * PT_PER_MM, height: sheet.pageMm[1] * PT_PER_MM },
@@ -69,12 +79,13 @@ interface Corner {
 const RULE = '____________________';
 
 /** Text goes in as text: the PDF library has no markup that a name could break out into. */
-function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }: Corner): Content[] {
+function cell(label: LabelContent, { sheet, how, pictures }: Drawing, { x, y }: Corner): Content[] {
+  const { byHand } = how;
   const [width, height] = [sheet.labelMm[0] * PT_PER_MM, sheet.labelMm[1] * PT_PER_MM];
   const qrSize = byHand ? 0 : Math.min(height - 2 * PAD, MOST_QR_MM * PT_PER_MM, width * QR_SHARE);
   const textWidth = width - qrSize - 3 * PAD;
   const fontSize = textWidth < NARROW_PT ? 7.5 : 8.5;
-  const shorten = (text: string) => cut(text, Math.floor(textWidth / (fontSize * LETTER_EM)));
+  const line = lineIn(textWidth, fontSize, pictures);
   const lines: Content[] = byHand
     ? [
         { text: label.code, bold: true, fontSize: 17 },
@@ -85,10 +96,10 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }:
       ]
     : [
         { text: label.code, bold: true, fontSize: 17 },
-        { text: shorten(label.species || RULE), bold: true },
-        { text: shorten(label.made) },
-        { text: shorten(label.sown || `inoc. ______ from ______`) },
-        { text: shorten(label.formula), color: SOFT_INK },
+        line(label.species || RULE, { bold: true }),
+        line(label.made),
+        line(label.sown || `inoc. ______ from ______`),
+        line(label.formula, { color: SOFT_INK }),
       ];
   const text: Content = {
     columns: [{ stack: lines, width: textWidth, fontSize, noWrap: true }],
@@ -98,18 +109,19 @@ function cell(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }:
 }
 
 /** A flag around a needle or on the rim of a dish: the code, what it is, the day, and a QR that can just be read. */
-function flag(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }: Corner): Content[] {
+function flag(label: LabelContent, { sheet, how, pictures }: Drawing, { x, y }: Corner): Content[] {
+  const { byHand } = how;
   const [width, height] = [sheet.labelMm[0] * PT_PER_MM, sheet.labelMm[1] * PT_PER_MM];
   const qrSize = byHand ? 0 : height - 2 * FLAG_PAD;
   const textWidth = width - qrSize - 3 * FLAG_PAD;
-  const shorten = (text: string) => cut(text, Math.floor(textWidth / (FLAG_PT * LETTER_EM)));
+  const line = lineIn(textWidth, FLAG_PT, pictures);
   const text: Content = {
     columns: [
       {
         stack: [
           { text: label.code, bold: true, fontSize: 9 },
-          { text: shorten(label.species || '________'), fontSize: FLAG_PT },
-          { text: shorten(label.sown || label.made), fontSize: FLAG_PT, color: SOFT_INK },
+          line(label.species || '________', { fontSize: FLAG_PT }),
+          line(label.sown || label.made, { fontSize: FLAG_PT, color: SOFT_INK }),
         ],
         width: textWidth,
         noWrap: true,
@@ -124,6 +136,16 @@ function flag(label: LabelContent, sheet: LabelSheet, byHand: boolean, { x, y }:
 
 function qrAt(link: string, size: number, { x, y }: Corner): Content {
   return { qr: link, fit: size, foreground: INK, absolutePosition: { x, y } };
+}
+
+/** One line of a label, as far as there is room; what our face cannot write stands as a picture of it. */
+function lineIn(width: number, fontSize: number, pictures: Drawing['pictures']) {
+  return (text: string, style: Pick<ContentText, 'bold' | 'color' | 'fontSize'> = {}): Content => {
+    const picture = pictures.get(text);
+    return picture === undefined
+      ? { text: cut(text, Math.floor(width / (fontSize * LETTER_EM))), ...style }
+      : { image: picture.url, fit: [width, fontSize * LINE_HEIGHT] };
+  };
 }
 
 /** A label has room for so much; a longer name ends in an ellipsis here and is whole in the app. */

@@ -31,6 +31,7 @@ export type Field =
   | 'gaugePressure'
   | 'harvest'
   | 'height'
+  | 'held'
   | 'hold'
   | 'inEach'
   | 'k1'

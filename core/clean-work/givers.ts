@@ -1,7 +1,7 @@
 import { formOf } from '../culture/form.js';
 import { formsFedBy } from '../culture/transfers.js';
 import type { House, VesselView } from '../house/derive/house.js';
-import { isUsedUp, lastFraction, vesselsInHand } from '../house/running.js';
+import { isUsedUp, lastFraction, newestInHand } from '../house/running.js';
 
 /** Spawn that has run so far goes on to feed. Our choice. */
 const FULL_ENOUGH = 0.9;
@@ -22,9 +22,7 @@ export function isCulture(view: VesselView): boolean {
 
 /** Cultures that something is left of, the newest first. */
 export function culturesInHand(house: House): readonly VesselView[] {
-  return vesselsInHand(house)
-    .filter((v) => isCulture(v) && givesOn(v))
-    .reverse();
+  return newestInHand(house).filter((v) => isCulture(v) && givesOn(v));
 }
 
 /** Grain and wood give once they have run; everything else when there is something to take. */

@@ -1,7 +1,16 @@
 export { generationOf, type Generation } from './generations.js';
 export { culturesInHand, givesOn, isCulture, isGrownEnough } from './givers.js';
 export { sourcesFor } from './sources.js';
-export { inOrder, stepsOfJob, unitOfJob, workOf, type Job, type Sharing, type Step } from './jobs.js';
+export {
+  USUAL_OPEN_AT_ONCE,
+  inOrder,
+  stepsOfJob,
+  unitOfJob,
+  workOf,
+  type Job,
+  type Sharing,
+  type Step,
+} from './jobs.js';
 export { keepOf, type Keep } from './keep.js';
 export {
   MASTERS,

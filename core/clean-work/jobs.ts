@@ -6,6 +6,9 @@ import { partsToSow } from '../house/to-inoculate.js';
 import type { CultureUnit } from '../record/culture.js';
 import { plateTestOf } from './plate-test.js';
 
+/** At most two vessels stand open in a still-air box. Common practice, no source. */
+export const USUAL_OPEN_AT_ONCE = 2;
+
 /** How several sources share what they give. */
 export type Sharing = 'inTurn' | 'evenly' | 'together';
 

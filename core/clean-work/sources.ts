@@ -3,7 +3,7 @@ import { formOf, type CultureForm } from '../culture/form.js';
 import { formsThatFeed } from '../culture/transfers.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { fedBy } from '../house/fed-by.js';
-import { vesselsInHand } from '../house/running.js';
+import { newestInHand } from '../house/running.js';
 import { givesOn, isGrownEnough } from './givers.js';
 import { heldAgainst } from './warnings.js';
 
@@ -23,9 +23,8 @@ const USUAL_GIVERS: Readonly<Partial<Record<CultureForm, readonly CultureForm[]>
 export function sourcesFor(to: CultureForm, house: House, nowMs: number): readonly VesselView[] {
   const feeding = new Set(formsThatFeed(to));
   const usual = USUAL_GIVERS[to] ?? [];
-  return vesselsInHand(house)
+  return newestInHand(house)
     .filter((v) => feeding.has(formOf(v.batch)) && givesOn(v) && isGrownEnough(v))
-    .reverse()
     .map((view) => ({
       view,
       rank: [

@@ -1,6 +1,7 @@
 import { formOf } from '../culture/form.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { fedBy } from '../house/fed-by.js';
+import { mainMaterialOf } from '../house/main-material.js';
 import type { CultureWarning } from '../record/culture.js';
 import type { Species } from '../record/definitions.js';
 import { generationOf } from './generations.js';
@@ -180,7 +181,7 @@ function woods(sources: readonly VesselView[], targets: readonly VesselView[]): 
 
 /** The largest part of a medium that a species grows poorly on, named; undefined for none. */
 function poorMaterialOf({ batch }: VesselView, { poorOn = [] }: Species): string | undefined {
-  const main = [...(batch.formula?.parts ?? [])].sort((a, b) => b.share - a.share)[0]?.material;
+  const main = mainMaterialOf(batch);
   const names = main === undefined ? [] : [main.id, main.family ?? '', ...(main.traits ?? [])];
   return names.some((name) => poorOn.includes(name)) ? main?.name : undefined;
 }

@@ -1,4 +1,5 @@
 export { heldAtFirst, unitOf, usualContent, wedgesOf } from './amounts.js';
+export { countingsOf, unitsEach, type Counting } from './counting.js';
 export { DEAD_ML, drawOff, type DrawOff } from './draw-off.js';
 export { formOf, type CultureForm } from './form.js';
 export { keepsDays, type Keeping } from './keeping.js';
@@ -9,6 +10,7 @@ export {
   formsFedBy,
   formsThatFeed,
   transferOf,
+  type DoseRule,
   type KindOfWork,
   type Medium,
   type UsualDose,

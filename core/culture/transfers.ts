@@ -13,40 +13,73 @@ export interface Medium {
   readonly plan?: Pick<BatchPlan, 'vesselWetG' | 'vesselMl'> | undefined;
 }
 
+/** By what a dose is measured: the vessel as it is, so much of its content, or a share of its weight. */
+export type DoseRule =
+  | { readonly per: 'vessel' }
+  | { readonly per: 'liter' | 'kilogram' | 'milliliter'; readonly dose: number; readonly of: number }
+  | { readonly per: 'share'; readonly share: number; readonly ofG: number };
+
 /** What one vessel is given, in the unit of what gives; from `low` to `high` is common. */
 export interface UsualDose {
   readonly value: number;
   readonly low: number;
   readonly high: number;
+  readonly rule: DoseRule;
+  readonly source: 'practice' | 'memory';
 }
+
+type Amounts = Omit<UsualDose, 'source'>;
 
 interface Transfer {
   readonly work: KindOfWork;
-  readonly dose: (medium: Medium) => UsualDose;
+  readonly dose: (medium: Medium) => Amounts;
+  /** Where the dose is not what the trade does without saying whence. */
+  readonly source?: 'memory';
 }
 
-const exactly = (value: number, low: number, high: number) => (): UsualDose => ({ value, low, high });
+const exactly = (value: number, low: number, high: number) => (): Amounts => ({
+  value,
+  low,
+  high,
+  rule: { per: 'vessel' },
+});
 /** So much to a liter of a jar, or to a kilogram in a bag, where capacity says little. */
 const perLiterOrKg =
   (jar: readonly [number, number, number], bag: readonly [number, number, number]) =>
-  ({ vessel, plan }: Medium): UsualDose => {
-    const [[value, low, high], times] =
-      vessel.kind === 'bag' ? [bag, wetG(vessel, plan) / 1000] : [jar, vessel.capacityMl / 1000];
-    return { value: sensible(value * times), low: sensible(low * times), high: sensible(high * times) };
+  ({ vessel, plan }: Medium): Amounts => {
+    const isBag = vessel.kind === 'bag';
+    const [value, low, high] = isBag ? bag : jar;
+    const of = (isBag ? wetG(vessel, plan) : vessel.capacityMl) / 1000;
+    return {
+      value: sensible(value * of),
+      low: sensible(low * of),
+      high: sensible(high * of),
+      rule: { per: isBag ? 'kilogram' : 'liter', dose: value, of },
+    };
   };
 const perMl =
   (value: number, low: number, high: number) =>
-  ({ vessel, plan }: Medium): UsualDose => {
-    const ml = plan?.vesselMl ?? vessel.usualMl ?? vessel.capacityMl * vessel.usualFill;
-    return { value: sensible(value * ml), low: sensible(low * ml), high: sensible(high * ml) };
+  ({ vessel, plan }: Medium): Amounts => {
+    const of = plan?.vesselMl ?? vessel.usualMl ?? vessel.capacityMl * vessel.usualFill;
+    return {
+      value: sensible(value * of),
+      low: sensible(low * of),
+      high: sensible(high * of),
+      rule: { per: 'milliliter', dose: value, of },
+    };
   };
 /** A share of what the vessel weighs with it. */
 const shareOf =
   (value: number, low: number, high: number) =>
-  ({ vessel, plan }: Medium): UsualDose => {
-    const massG = wetG(vessel, plan);
-    const toTens = (share: number) => Math.max(1, Math.round((massG * share) / 10) * 10);
-    return { value: toTens(value), low: toTens(low), high: toTens(high) };
+  ({ vessel, plan }: Medium): Amounts => {
+    const ofG = wetG(vessel, plan);
+    const toTens = (share: number) => Math.max(1, Math.round((ofG * share) / 10) * 10);
+    return {
+      value: toTens(value),
+      low: toTens(low),
+      high: toTens(high),
+      rule: { per: 'share', share: value, ofG },
+    };
   };
 
 /** Every transfer of the trade, by what gives and what takes. Doses are common practice without a source, unless said. */
@@ -57,8 +90,8 @@ const TRANSFERS: Readonly<Record<CultureForm, Readonly<Partial<Record<CultureFor
     spores: { work: 'loop', dose: exactly(1, 1, 3) },
   },
   spores: {
-    // A drop or two. From memory.
-    plate: { work: 'needle', dose: exactly(0.2, 0.1, 1) },
+    // A drop or two.
+    plate: { work: 'needle', dose: exactly(0.2, 0.1, 1), source: 'memory' },
     // Ten milliliters to three hundred.
     broth: { work: 'needle', dose: perMl(1 / 30, 1 / 60, 1 / 15) },
     // A syringe of ten milliliters does some six jars.
@@ -74,8 +107,8 @@ const TRANSFERS: Readonly<Record<CultureForm, Readonly<Partial<Record<CultureFor
     broth: { work: 'scalpel', dose: exactly(1, 1, 4) },
     // One dish of forty wedges does four to ten quart jars.
     grain: { work: 'scalpel', dose: perLiterOrKg([6.5, 4, 10.5], [6.5, 4, 10.5]) },
-    // From memory; spawn is faster.
-    bulk: { work: 'scalpel', dose: exactly(10, 5, 20) },
+    // Spawn is faster.
+    bulk: { work: 'scalpel', dose: exactly(10, 5, 20), source: 'memory' },
   },
   slant: {
     plate: { work: 'loop', dose: exactly(1, 1, 2) },
@@ -87,13 +120,13 @@ const TRANSFERS: Readonly<Record<CultureForm, Readonly<Partial<Record<CultureFor
     broth: { work: 'needle', dose: perMl(1.5 / 500, 1 / 500, 2 / 500) },
     // Two milliliters to a quart, two to four to a bag of 1.4 kg.
     grain: { work: 'needle', dose: perLiterOrKg([2.1, 1.05, 4.2], [2.2, 1.4, 2.9]) },
-    // Into the block, or into a channel through it. From memory.
-    bulk: { work: 'needle', dose: perLiterOrKg([4, 2, 8], [4.4, 2, 9]) },
+    // Into the block, or into a channel through it.
+    bulk: { work: 'needle', dose: perLiterOrKg([4, 2, 8], [4.4, 2, 9]), source: 'memory' },
   },
   grain: {
-    // A kernel or two, to see whether it is clean. From memory.
-    plate: { work: 'loop', dose: exactly(0.2, 0.1, 1) },
-    slant: { work: 'loop', dose: exactly(0.2, 0.1, 1) },
+    // A kernel or two, to see whether it is clean.
+    plate: { work: 'loop', dose: exactly(0.2, 0.1, 1), source: 'memory' },
+    slant: { work: 'loop', dose: exactly(0.2, 0.1, 1), source: 'memory' },
     // One to five up to one to ten.
     grain: { work: 'pour', dose: shareOf(1 / 8, 1 / 10, 1 / 5) },
     bulk: { work: 'pour', dose: shareOf(0.15, 0.05, 0.2) },
@@ -122,13 +155,16 @@ export function formsFedBy(from: CultureForm): readonly CultureForm[] {
 /** What each vessel of a medium usually gets from such a source, in that source's unit. Undefined as `transferOf` is. */
 export function usualDose(from: CultureForm, medium: Medium): UsualDose | undefined {
   const transfer = transferOf(from, medium.form);
-  const dose = transfer?.dose(medium);
-  return dose && (unitOf(from) === 'wedge' || unitOf(from) === 'scrape' ? whole(dose) : dose);
+  if (transfer === undefined) {
+    return undefined;
+  }
+  const dose: UsualDose = { ...transfer.dose(medium), source: transfer.source ?? 'practice' };
+  return unitOf(from) === 'wedge' || unitOf(from) === 'scrape' ? whole(dose) : dose;
 }
 
-function whole({ value, low, high }: UsualDose): UsualDose {
+function whole(dose: UsualDose): UsualDose {
   const up = (n: number) => Math.max(1, Math.round(n));
-  return { value: up(value), low: up(low), high: up(high) };
+  return { ...dose, value: up(dose.value), low: up(dose.low), high: up(dose.high) };
 }
 
 function wetG(vessel: VesselType, plan: Medium['plan']): number {

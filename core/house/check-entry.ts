@@ -1,4 +1,5 @@
-import { CoreError } from '../base/errors.js';
+import { CoreError, requireWithin } from '../base/errors.js';
+import { MOST_HELD } from '../record/culture.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
 import type { House } from './derive/house.js';
@@ -29,6 +30,20 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
   if (entry.kind === 'cookStep') {
     checkAfterStep(house, entry);
   }
+  if (entry.kind === 'cultureTold') {
+    checkTold(house, entry);
+  }
+}
+
+/** What came was at least what was taken of it, in the unit of such a culture. */
+function checkTold(house: House, { batchId, holds: { amount, unit } }: EntryOf<'cultureTold'>): void {
+  const view = house.batchById.get(batchId);
+  const held = view?.batch.holds;
+  if (view === undefined || held?.unit !== unit) {
+    throw new CoreError('not-found', { what: 'batch', id: batchId });
+  }
+  const taken = view.vessels.map((v) => (v.state.phase === 'gone' ? 0 : held.amount - v.remaining));
+  requireWithin(amount, { field: 'held', min: Math.max(0, ...taken), max: MOST_HELD });
 }
 
 /** The rules' view of a house as it stands. */

@@ -3,6 +3,7 @@ import type { Batch } from '../record/batch.js';
 import { byHappening, type Fact, type FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
+import { asTold } from './derive/as-told.js';
 import { newVessel, standing, tellVessel, type VesselDraft } from './derive/vessel-state.js';
 import type { House } from './derive/house.js';
 import { remainingIn, takenFrom } from './derive/remaining-in.js';
@@ -130,9 +131,11 @@ class Telling implements World {
   }
 
   private makeBatch(fact: FactOf<'batchMade'>): void {
-    const batch = this.house.workings.batchRows.get(fact.batchId);
+    const { batchRows, index } = this.house.workings;
+    const row = batchRows.get(fact.batchId);
     this.made.set(fact.batchId, fact.vesselIds);
-    if (batch !== undefined) {
+    if (row !== undefined) {
+      const batch = asTold(row, index.ofBatch.get(fact.batchId) ?? []);
       fact.vesselIds.forEach((id, i) =>
         this.vessels.set(id, { batch, number: i + 1, draft: newVessel(), given: 0 }),
       );

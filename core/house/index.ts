@@ -42,4 +42,6 @@ export {
 export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './to-harvest.js';
 export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';
+export { mainMaterialOf } from './main-material.js';
+export { isRevived } from './revived.js';
 export { isFilled, isInPreparation, vesselsToCook } from './to-cook.js';

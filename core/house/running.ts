@@ -9,6 +9,11 @@ export function vesselsInHand(house: House): readonly VesselView[] {
   return house.inHand.flatMap((b) => b.vessels);
 }
 
+/** The same, of the newest batch first. */
+export function newestInHand(house: House): readonly VesselView[] {
+  return [...house.inHand].reverse().flatMap((b) => b.vessels);
+}
+
 /** The last fraction noted of a vessel; 0 before the first look. */
 export function lastFraction(view: VesselView): number {
   return view.state.marks[view.state.marks.length - 1]?.fraction ?? 0;

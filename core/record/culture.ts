@@ -8,9 +8,12 @@ import { Line } from './ids.js';
 export const CultureUnit = z.enum(['ml', 'g', 'wedge', 'scrape', 'piece']);
 export type CultureUnit = z.infer<typeof CultureUnit>;
 
+/** In any unit; more than any vessel of a kitchen holds. */
+export const MOST_HELD = 100_000;
+
 /** What one vessel held when it came, or when it was filled. */
 export const Holds = z.strictObject({
-  amount: z.number().positive().max(100_000),
+  amount: z.number().positive().max(MOST_HELD),
   unit: CultureUnit,
 });
 export type Holds = z.infer<typeof Holds>;

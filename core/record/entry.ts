@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { BrothLook, CultureUnit, CultureWarning, Mishap, Radius, Sector } from './culture.js';
+import { BrothLook, CultureUnit, CultureWarning, Holds, Mishap, Origin, Radius, Sector } from './culture.js';
 import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId, written } from './ids.js';
 
 /**
@@ -298,6 +298,14 @@ export const Entry = z.discriminatedUnion('kind', [
   /** A whole batch that is not to be worked on: made by mistake, or given up. Its vessels go with it. */
   z.strictObject({ ...fact, kind: z.literal('putAway'), batchId: BatchId }),
   z.strictObject({ ...fact, kind: z.literal('batchNoted'), batchId: BatchId, note: Remark }),
+  /** What came into the house was told wrongly; given anew, as a whole. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('cultureTold'),
+    batchId: BatchId,
+    holds: Holds,
+    origin: Origin,
+  }),
   z.strictObject({ ...fact, kind: z.literal('cookNoted'), cookId: CookId, note: Remark }),
   z.strictObject({ ...fact, kind: z.literal('cultureNoted'), isolateId: Key, note: Remark }),
   z.strictObject({ ...fact, kind: z.literal('dayNoted'), day: z.iso.date(), note: Remark }),

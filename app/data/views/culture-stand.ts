@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import {
   formOf,
   generationOf,
+  isRevived,
   keepOf,
   plateTestOf,
   sectorsOf,
@@ -61,6 +62,7 @@ export function keepingWords(view: VesselView, house: House, nowMs: number): str
   return [
     ...(formOf(view.batch) === 'broth' ? [testWords(view, house, nowMs)] : []),
     `transfer ${transfers}`,
+    ...(isRevived(view, house) ? ['revived from the fridge'] : []),
     age,
     best,
     ...(view.state.wrappedAt === undefined ? [] : ['wrapped']),

@@ -1,3 +1,4 @@
+import { groupBy } from '../../../core/base/collections';
 import type { BrothLook, CultureForm, CultureWarning, Held, KindOfWork, Mishap } from '../../../core/index';
 import { VESSEL_WORDS } from './due-words';
 
@@ -89,8 +90,8 @@ export const PROMPT_DONE: Readonly<Record<KindOfWork, string>> = {
   pour: 'Shaken loose',
 };
 
-/** How a dose goes in. */
-export function howWords(work: KindOfWork, to: CultureForm): string {
+/** How a dose goes in. @param isCard the medium lies in sheets of card or paper */
+export function howWords(work: KindOfWork, to: CultureForm, isCard = false): string {
   switch (to) {
     case 'plate':
       return work === 'needle' ? 'in the middle' : 'face down';
@@ -99,7 +100,7 @@ export function howWords(work: KindOfWork, to: CultureForm): string {
     case 'broth':
       return work === 'needle' ? 'through the port' : 'dropped in';
     case 'bulk':
-      return work === 'pour' ? 'mixed in well' : 'in several places';
+      return isCard ? 'between the wet layers' : work === 'pour' ? 'mixed in well' : 'in several places';
     default:
       return work === 'pour' ? 'poured in, then shaken' : 'in two places';
   }
@@ -125,11 +126,32 @@ export function nounOf(form: CultureForm, kind: keyof typeof VESSEL_WORDS): stri
   return form === 'grain' && kind === 'bag' ? 'bag' : VESSEL_WORDS[kind][0];
 }
 
-function listed(codes: readonly string[]): string {
+/** "G28-1 to 8, A3-2": vessels of one batch are named once, and more than four batches counted. */
+export function listed(codes: readonly string[]): string {
   const MOST = 4;
-  return codes.length > MOST
-    ? `${codes.slice(0, MOST).join(', ')} and ${codes.length - MOST} more`
-    : codes.join(', ');
+  const byBatch = groupBy(codes, (code) => code.slice(0, Math.max(0, code.lastIndexOf('-'))));
+  const named = [...byBatch].map(([batch, own]) => (batch === '' ? own.join(', ') : inBatch(batch, own)));
+  return named.length > MOST
+    ? `${named.slice(0, MOST).join(', ')} and ${named.length - MOST} more`
+    : named.join(', ');
+}
+
+/** Runs of three and more numbers as "1 to 8". */
+function inBatch(batch: string, codes: readonly string[]): string {
+  const numbers = codes.map((code) => Number(code.slice(batch.length + 1))).sort((a, b) => a - b);
+  const runs: number[][] = [];
+  numbers.forEach((n) => {
+    const last = runs.at(-1);
+    if (last?.at(-1) === n - 1) {
+      last.push(n);
+    } else {
+      runs.push([n]);
+    }
+  });
+  const words = runs.map((run) =>
+    run.length > 2 ? `${run[0] ?? ''} to ${run.at(-1) ?? ''}` : run.join(', '),
+  );
+  return `${batch}-${words.join(', ')}`;
 }
 
 function days(count: number): string {

@@ -33,6 +33,7 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   gaugePressure: 'Gauge pressure',
   harvest: 'Harvest',
   height: 'Height',
+  held: 'In each when it came',
   hold: 'Hold',
   inEach: 'In each',
   k1: 'k1',

@@ -1,4 +1,5 @@
 import type { Advice, LibraryFlag } from '../../../core/index';
+import { listed } from './culture-words';
 
 /** What is to be said of an isolate as a whole, in a word or two. */
 export const FLAG_WORDS: Readonly<Record<LibraryFlag, string>> = {
@@ -10,7 +11,7 @@ export const FLAG_WORDS: Readonly<Record<LibraryFlag, string>> = {
 
 /** What a keeper would do next, with the reason. */
 export function adviceWords({ kind, codes, figure = 0, sector }: Advice): string {
-  const who = codes.slice(0, 3).join(', ') + (codes.length > 3 ? ` and ${codes.length - 3} more` : '');
+  const who = listed(codes);
   switch (kind) {
     case 'renew':
       return `Renew ${who} on fresh agar: the oldest is ${figure} days old, and a culture weakens in store.`;

@@ -265,6 +265,8 @@ export function entryWords(entry: Entry, house: House): string {
       return `${code} put away`;
     case 'batchNoted':
       return `${code}: “${excerpt(entry.note)}”`;
+    case 'cultureTold':
+      return `${code}: what came told anew, ${doseWords(entry.holds.amount, entry.holds.unit)} each`;
     case 'cookNoted':
       return `${cook}: “${excerpt(entry.note)}”`;
     case 'cultureNoted':

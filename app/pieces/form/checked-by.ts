@@ -41,16 +41,18 @@ export function rangeOf(field: {
   readonly unit: string;
   readonly min: number;
   readonly max: number;
+  readonly whole?: boolean;
   /** Typed in its own unit by everybody. */
   readonly unitStays?: boolean;
   readonly likely?: TypedRule['likely'];
 }): TypedRule {
-  const { name, unit, min, max, unitStays, likely } = field;
+  const { name, unit, min, max, whole, unitStays, likely } = field;
   return {
     field: { label: name },
     min,
     max,
     unit: unit && ` ${unit}`,
+    ...(whole && { whole }),
     ...(unitStays && { unitStays }),
     ...(likely && { likely }),
   };

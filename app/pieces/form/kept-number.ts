@@ -14,6 +14,7 @@ export interface KeptNumber {
   readonly unitStays?: boolean;
   readonly min: number;
   readonly max: number;
+  readonly whole?: boolean;
   readonly shown: number | string | undefined;
   /** Keeps it; undefined where it may be emptied and was. */
   readonly keep: (value: number | undefined) => Promise<boolean>;

@@ -12,7 +12,9 @@ import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
+  USUAL_OPEN_AT_ONCE,
   formOf,
+  mainMaterialOf,
   sharesInTurn,
   stepsOfJob,
   unitOfJob,
@@ -61,8 +63,6 @@ const NOT_DONE = new Set([
   'PageUp',
   'PageDown',
 ]);
-/** At most two vessels stand open in a still-air box. Common practice, no source. */
-const USUAL_OPEN = 2;
 
 /** One vessel a screen, for gloved hands: one knuckle, one deed. */
 @Component({
@@ -136,7 +136,9 @@ export class BoxWork {
   });
   protected readonly how = computed(() => {
     const target = this.current()?.target;
-    return target === undefined ? '' : howWords(this.work(), formOf(target.batch));
+    return target === undefined
+      ? ''
+      : howWords(this.work(), formOf(target.batch), mainMaterialOf(target.batch)?.family === 'paper');
   });
   protected readonly part = computed(() => {
     const part = this.current()?.part;
@@ -165,7 +167,7 @@ export class BoxWork {
 
   /** Vessels that may stand open at once, of the same job. */
   protected readonly inTheBox = computed(() => {
-    const limit = this.store.household()?.openAtOnce ?? USUAL_OPEN;
+    const limit = this.store.household()?.openAtOnce ?? USUAL_OPEN_AT_ONCE;
     const job = this.current()?.job;
     return Math.min(this.waiting().filter((s) => s.job === job && s.part === 'whole').length, limit);
   });

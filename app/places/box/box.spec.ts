@@ -1,5 +1,6 @@
 import { fedBy, formOf, formsThatFeed, isUsedUp, sourcesFor, allReadyToInoculate } from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
+import { Scans } from '../../data/devices/scans';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
@@ -86,6 +87,78 @@ describe('the Box', () => {
     it('starts the settling clock and keeps it as a fact', async () => {
       await box.press('Stocked and wiped, settle 10 min');
       expect(box.text()).toMatch(/Air settles for 10 min more/);
+    });
+
+    it('says why the dose is what it is', async () => {
+      await box.press('Why 2 ml each?');
+      expect(box.text()).toContain('To a liter of jar');
+      expect(box.text()).toContain('L12-1 holds 350 ml, for 8');
+      expect(box.text()).toContain('1 ml to 4 ml is common');
+      expect(box.text()).toContain('Common practice, no source.');
+      await box.press('Close');
+      expect(box.has('Why 2 ml each?')).toBe(true);
+    });
+
+    it('fills just the jars that are pressed, and names many of one batch together', async () => {
+      expect(box.text()).toContain('G28-1 to 8 are still hot in the middle');
+      await box.press(/G28-2$/);
+      await box.press(/G28-3$/);
+      await box.press(/G28-8$/);
+      expect(box.host.querySelector<HTMLInputElement>('input[aria-label="How many"]')!.value).toBe('5');
+      expect(box.text()).toContain('G28-1, 4 to 7 are still hot');
+      await box.press(/G28-3$/);
+      expect(box.text()).toContain('G28-1, 3 to 7 are still hot');
+      // A number typed over takes those too that were left out.
+      await box.type('input[aria-label="How many"]', '8');
+      expect(box.text()).toContain('G28-1 to 8 are still hot');
+    });
+
+    it('takes a scanned jar alone, and each further one with it', async () => {
+      const { vessels } = setup.house().batches.find((b) => b.code === 'G28')!;
+      for (const [n, words] of [
+        [4, 'G28-5 is still hot'],
+        [6, 'G28-5, 7 are still hot'],
+      ] as const) {
+        TestBed.inject(Scans).read(`http://127.0.0.1:4310/demo/v/${vessels[n]!.vessel.id}`);
+        await box.settle();
+        expect(box.text()).toContain(words);
+      }
+    });
+
+    it('shows syringes of one batch once, until one is taken', async () => {
+      await TestBed.inject(Journal).drawOff(
+        setup.house().batches.find((b) => b.code === 'L12')!.vessels[0]!,
+        {
+          stage: 'liquid',
+          vessel: setup.house().records.vesselTypes.find((v) => v.id === 'culture-syringe')!,
+          holds: { amount: 10, unit: 'ml' },
+          takesEach: 10.1,
+          count: 5,
+        },
+      );
+      await box.settle();
+      const rows = () => [...box.host.querySelectorAll('.source')].map((li) => li.textContent);
+      const drawn = setup.house().batches.at(-1)!.code;
+      // The newest is proposed; the others stand behind the next.
+      expect(box.text()).toContain(`ml each from ${drawn}-1`);
+      expect(rows().filter((words) => words.includes(`${drawn}-`)).length).toBe(2);
+      expect(box.text()).toMatch(/10 ml left, and 3 more like it/);
+      await box.press(`And ${drawn}-2`);
+      expect(box.text()).toContain('10 ml left, and 2 more like it');
+      expect(rows().filter((words) => words.includes(`${drawn}-`)).length).toBe(3);
+    });
+
+    it('records the cautions as read, by id, once a sitting', async () => {
+      await box.press('Go on all the same');
+      const read = () =>
+        setup
+          .house()
+          .facts.flatMap((f) => (f.kind === 'cautionRead' ? [f.caution] : []))
+          .filter((c) => ['alcoholAndFlame', 'needles', 'bleachMixes', 'dustMask', 'neverSmell'].includes(c));
+      const before = read();
+      expect(new Set(before.slice(-5)).size).toBe(5);
+      await box.press('Go on all the same');
+      expect(read()).toEqual(before);
     });
 
     it('shows the cautions of alcohol, flame and needles', () => {
@@ -210,6 +283,53 @@ describe('gloved work', () => {
   });
 });
 
+describe('two jobs in one sitting', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('each give their own, the first syringe emptied first, and are told apart at the end', async () => {
+    setup = await demoHouse();
+    await endCook(setup);
+    const journal = TestBed.inject(Journal);
+    const { batches, records } = setup.house();
+    const broth = batches.find((b) => b.code === 'L12')!.vessels[0]!;
+    const drawn = (await journal.drawOff(broth, {
+      stage: 'liquid',
+      vessel: records.vesselTypes.find((v) => v.id === 'culture-syringe')!,
+      holds: { amount: 3, unit: 'ml' },
+      takesEach: 3.1,
+      count: 2,
+    }))!;
+    await until(setup.store, (h) => h.batchById.has(drawn.batch.id));
+    const jars = batches.find((b) => b.code === 'G28')!.batch.id;
+    const syringes = drawn.vessels.map((v) => v.id).join(',');
+    const work = await render(BoxWork, {
+      sitting: `0~${jars}:1.2*${syringes}*2*inTurn;${jars}:3.4*${broth.vessel.id}*1*inTurn`,
+    });
+    const code = setup.house().batchById.get(drawn.batch.id)!.code;
+    expect(work.text()).toContain('jar 1 of 4');
+    expect(work.text()).toContain(`${code}-1`);
+    await work.press('Done, next');
+    await work.press('Done, next');
+    const [first, second] = setup.house().batchById.get(jars)!.vessels;
+    // One milliliter was left in the first, so the second jar had of both.
+    expect(first!.state.sourceVesselIds).toEqual([drawn.vessels[0]!.id]);
+    expect(second!.state.sourceVesselIds).toEqual(drawn.vessels.map((v) => v.id));
+    expect(
+      setup
+        .house()
+        .batchById.get(drawn.batch.id)!
+        .vessels.map((v) => v.remaining),
+    ).toEqual([0, 2]);
+    expect(work.text()).toContain('L12-1');
+    await work.press('Done, next');
+    await work.press('Done, next');
+    expect(work.text()).toContain('All 4 are done.');
+    expect(work.text()).toContain(`${code}-1 has 0 ml left, ${code}-2 has 2 ml left`);
+    expect(work.text()).toMatch(/G28: 2 jars\. L12-1 has \d+\.?\d* ml left/);
+  });
+});
+
 describe('adding a culture', () => {
   let setup: SpecHouse;
   let form: Rendered<AddCulture>;
@@ -288,6 +408,26 @@ describe('receiving', () => {
     expect(batch!.batch.madeAt.slice(0, 10)).toBe('2026-03-03');
     expect(batch!.batch.origin).toEqual({ how: 'swap', from: 'the club', transfers: 4 });
     expect(batch!.notes[0]!.note).toBe('thin but clean');
+  });
+
+  it('takes half a dish, and two swabs of a print', async () => {
+    await form.choose('What came', 'dish');
+    await form.choose('Told in', 'share of a full dish');
+    await form.fill('Isolate', 'SH-Half');
+    await form.fill('Share in each', '3/2');
+    await form.press('It is in the house');
+    expect(form.text()).toContain('Share in each, like 1/2 must be between 0.02 and 1.');
+    await form.fill('Share in each', '1/2');
+    await form.press('It is in the house');
+    await until(setup.store, (h) => h.batches.length === 1);
+    expect(setup.house().batches[0]!.vessels[0]!.remaining).toBe(20);
+    await form.choose('What came', 'spore print');
+    await form.choose('Told in', 'swabs');
+    await form.fill('Swabs in each', '2');
+    await form.press('It is in the house');
+    await until(setup.store, (h) => h.batches.length === 2);
+    const [view] = setup.house().batches.at(-1)!.vessels;
+    expect([view!.remaining, view!.remainingUnit]).toEqual([8, 'scrape']);
   });
 
   it('takes a wild clone as tissue of a species of one’s own, with its caution recorded', async () => {

@@ -43,9 +43,11 @@ import { AskNumber } from '../../pieces/form/ask-number';
 import type { Choice } from '../../pieces/form/choice-field';
 import { BlankChoice } from '../../pieces/blank';
 import { Plaque } from '../../pieces/plaque';
+import { ReasonSlip } from '../../pieces/reason-slip';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { BoxWork } from './box-work';
 import { SETTLE_MINUTES, SITTING_HOURS, cautionsFor } from './clean-work';
+import { reasonForDose } from './dose-reason';
 import { JobDraft } from './job-draft';
 import { linkOf } from './sitting-link';
 
@@ -68,6 +70,7 @@ const COMPASS = ['north', 'east', 'south', 'west'];
     MatMenuItem,
     MatMenuTrigger,
     Plaque,
+    ReasonSlip,
     RouterLink,
     VesselGlyph,
   ],
@@ -105,6 +108,15 @@ export class Box {
   protected readonly others = computed(() => this.waiting().filter((w) => w !== this.chosen()));
   protected readonly cultures = computed(() => culturesInHand(this.store.house() ?? EMPTY_HOUSE));
   protected readonly drawable = computed(() => this.cultures().filter((c) => this.canDraw(c)));
+  /** Whether it is told why the dose is what it is. */
+  protected readonly asksWhy = signal(false);
+  protected readonly doseReason = computed(() => {
+    const proposal = this.draft.proposal();
+    const [target] = this.draft.targets();
+    return (
+      proposal && target && reasonForDose(proposal, target, this.draft.pickedSources(), this.draft.doses())
+    );
+  });
   protected readonly held = computed(() => this.draft.held().map(heldWords));
   protected readonly short = computed(() => {
     const proposal = this.draft.proposal();
@@ -218,6 +230,12 @@ export class Box {
 
   protected leftWords(source: VesselView): string {
     return `${doseWords(source.remaining, source.remainingUnit)} left`;
+  }
+
+  /** Syringes of one batch stand once, until one of them is taken. */
+  protected likeWords(source: VesselView): string {
+    const more = this.draft.like(source);
+    return more === 0 ? '' : `, and ${more} more like it`;
   }
 
   /** A source with a past is shown with it. */

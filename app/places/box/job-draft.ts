@@ -3,6 +3,7 @@ import {
   allReadyToInoculate,
   fedBy,
   formOf,
+  groupBy,
   partsToSow,
   proposeDose,
   requireDose,
@@ -12,6 +13,7 @@ import {
   unitOfJob,
   warningsOf,
   type Job,
+  type ReadyToInoculate,
   type Sharing,
   type VesselView,
 } from '../../../core/index';
@@ -53,7 +55,17 @@ export class JobDraft {
   });
 
   readonly count = signal(0);
-  readonly targets = computed(() => this.chosen()?.vessels.slice(0, Math.max(0, this.count())) ?? []);
+  /** Vessels of the chosen batch that were left out by hand. */
+  private readonly leftOut = signal<ReadonlySet<string>>(new Set());
+  readonly targets = computed(() => {
+    const all = this.chosen()?.vessels ?? [];
+    const count = Math.max(0, this.count());
+    const some = all.filter((v) => !this.leftOut().has(v.vessel.id));
+    // Whoever asks for more than were left in wants those too.
+    return (some.length >= count ? some : all).slice(0, count);
+  });
+  /** What was scanned of a batch that is not chosen yet. */
+  private scannedFirst: string | undefined;
   /** Doses that are wanted: a dish in three parts takes three. */
   readonly doses = computed(() => this.targets().reduce((sum, v) => sum + partsToSow(v).length, 0));
 
@@ -67,12 +79,25 @@ export class JobDraft {
     return giver === undefined ? found : [...found].sort((a, b) => Number(b === giver) - Number(a === giver));
   });
   readonly showsAll = signal(false);
-  readonly sources = computed(() => {
-    const all = this.allSources();
+  /** Those that were not picked, alike ones together: the first stands for them. */
+  private readonly alike = computed(() => {
     const picked = new Set(this.pickedSources());
-    return this.showsAll() ? all : all.filter((s, i) => i < SHOWN_AT_FIRST || picked.has(s));
+    const others = this.allSources().filter((s) => !picked.has(s));
+    return groupBy(others, (s) =>
+      [s.batch.id, s.remaining, s.state.suspect ?? '', this.past(s).bad].join(' '),
+    );
   });
-  readonly hidden = computed(() => this.allSources().length - this.sources().length);
+  private readonly firstOfAlike = computed(
+    () => new Map([...this.alike().values()].map((alike) => [alike[0]!, alike.length - 1])),
+  );
+  private readonly told = computed(() =>
+    this.allSources().filter((s) => this.isPicked(s) || this.firstOfAlike().has(s)),
+  );
+  readonly sources = computed(() => {
+    const told = this.told();
+    return this.showsAll() ? told : told.filter((s, i) => i < SHOWN_AT_FIRST || this.isPicked(s));
+  });
+  readonly hidden = computed(() => this.told().length - this.sources().length);
   private readonly picked = signal<readonly string[] | undefined>(undefined);
   /** In the order in which they were taken. */
   readonly pickedSources = computed((): readonly VesselView[] => {
@@ -137,7 +162,10 @@ export class JobDraft {
     effect(() => {
       batchId();
       untracked(() => {
-        this.count.set(this.chosen()?.vessels.length ?? 0);
+        const all = this.chosen()?.vessels ?? [];
+        const only = all.filter((v) => v.vessel.id === this.scannedFirst);
+        this.scannedFirst = undefined;
+        this.aimAt(only.length > 0 ? only : all);
         this.picked.set(undefined);
         this.sharing.set('inTurn');
         this.sector.set('');
@@ -162,8 +190,9 @@ export class JobDraft {
 
   /** A scanned vessel: one that waits is what goes in, one that can give is a source. @returns whether it is either */
   scanned({ batch, vessel }: Opened): boolean {
-    if (this.waiting().some((w) => w.view.batch.id === batch.batch.id)) {
-      this.choose(batch.batch.id);
+    const waiting = this.waiting().find((w) => w.view.batch.id === batch.batch.id);
+    if (waiting !== undefined) {
+      this.scannedTarget(waiting, vessel);
       return true;
     }
     const source = this.allSources().find((s) => s.vessel.id === vessel?.vessel.id);
@@ -172,6 +201,33 @@ export class JobDraft {
       this.picked.set([...(isFirst ? [] : (this.picked() ?? [])), source.vessel.id]);
     }
     return source !== undefined;
+  }
+
+  /** Puts a vessel among those that are filled, or leaves it out. */
+  toggleTarget(vessel: VesselView): void {
+    const now = this.targets();
+    this.aimAt(now.includes(vessel) ? now.filter((v) => v !== vessel) : [...now, vessel]);
+  }
+
+  /** The first vessel that is scanned of a batch stands alone, each further one is added. */
+  private scannedTarget(waiting: ReadyToInoculate, vessel: VesselView | undefined): void {
+    const isChosen = waiting === this.chosen();
+    if (!isChosen || vessel === undefined) {
+      this.scannedFirst = vessel?.vessel.id;
+      this.choose(waiting.view.batch.id);
+    } else if (this.targets().length === waiting.vessels.length) {
+      this.aimAt([vessel]);
+    } else if (!this.targets().includes(vessel)) {
+      this.toggleTarget(vessel);
+    }
+  }
+
+  private aimAt(targets: readonly VesselView[]): void {
+    const ids = new Set(targets.map((v): string => v.vessel.id));
+    this.leftOut.set(
+      new Set((this.chosen()?.vessels ?? []).flatMap((v) => (ids.has(v.vessel.id) ? [] : [v.vessel.id]))),
+    );
+    this.count.set(ids.size);
   }
 
   choose(batchId: string): void {
@@ -188,6 +244,11 @@ export class JobDraft {
     const now = this.pickedSources().map((s): string => s.vessel.id);
     const id: string = source.vessel.id;
     this.picked.set(now.includes(id) ? now.filter((one) => one !== id) : [...now, id]);
+  }
+
+  /** How many more are like a source that is told of, and stand for no line of their own. */
+  like(source: VesselView): number {
+    return this.firstOfAlike().get(source) ?? 0;
   }
 
   isPicked(source: VesselView): boolean {

@@ -1,9 +1,12 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { TestBed } from '@angular/core/testing';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { resolveFormula, scaleFormula } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, until, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
+import { Notices } from '../../data/store/notices';
+import { CorrectCulture } from '../../pieces/correct-culture';
 import { BatchPage } from './batch-page';
 import { DayHistory } from './day-history';
 
@@ -89,6 +92,34 @@ describe('the page of a batch', () => {
 
   it('says that nothing is called so', async () => {
     expect((await render(BatchPage, { name: 'G99' })).text()).toContain('Nothing here is called G99.');
+  });
+});
+
+describe('what came, corrected', () => {
+  it('is never less than was taken of it, and can be taken back', async () => {
+    const broth = (setup: SpecHouse) => setup.house().batches.find((b) => b.code === 'L7')!;
+    const setup: SpecHouse = await demoHouse(
+      { provide: MAT_DIALOG_DATA, useFactory: () => broth(setup).batch.id },
+      { provide: MatDialogRef, useValue: { close: () => undefined } },
+    );
+    const { amount } = broth(setup).batch.holds!;
+    const taken = amount - broth(setup).vessels[0]!.remaining;
+    expect(taken).toBeGreaterThan(1);
+    const dialog = await render(CorrectCulture);
+    await dialog.fill('Milliliters in each', String(taken - 1));
+    await dialog.press('That is what came');
+    expect(TestBed.inject(Notices).shown()[0]!.text).toContain('In each when it came must be between');
+    expect(broth(setup).batch.holds!.amount).toBe(amount);
+    await dialog.fill('Milliliters in each', String(taken + 1));
+    await dialog.choose('How it came', 'swapped');
+    await dialog.fill('Transfers before', '2');
+    await dialog.press('That is what came');
+    expect(broth(setup).vessels[0]!.remaining).toBeCloseTo(1, 9);
+    expect(broth(setup).batch.origin).toEqual(jasmine.objectContaining({ how: 'swap', transfers: 2 }));
+    await TestBed.inject(Journal).undo();
+    await dialog.settle();
+    expect(broth(setup).batch.holds!.amount).toBe(amount);
+    await setup.close();
   });
 });
 

@@ -10,6 +10,7 @@ import { placeOf } from '../../data/views/place-of';
 import { PLACES } from '../../data/views/places';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words/words';
 import { HistoryList } from '../../pieces/history/history-list';
+import { Dialogs } from '../../pieces/dialogs';
 import { Labels } from '../../pieces/labels';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
 import { Plaque } from '../../pieces/plaque';
@@ -32,6 +33,7 @@ export class BatchPage {
   private readonly journal = inject(Journal);
   private readonly router = inject(Router);
   private readonly print = inject(Labels);
+  private readonly dialogs = inject(Dialogs);
 
   private readonly opened = computed(() => openedIn(this.store.house(), this.name()));
   protected readonly view = computed(() => this.opened()?.batch);
@@ -115,6 +117,12 @@ export class BatchPage {
     if (view !== undefined) {
       await this.print.print(view.code, view.vessels);
     }
+  }
+
+  protected async correctCulture(): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/correct-culture').then((m) => m.CorrectCulture), {
+      data: this.view()?.batch.id,
+    });
   }
 
   protected putAway(): void {

@@ -80,6 +80,12 @@ export class Cultures {
     await this.dialogs.open(() => import('../../pieces/add-culture').then((m) => m.AddCulture));
   }
 
+  protected async edit({ isolate }: LibraryEntry): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/edit-isolate').then((m) => m.EditIsolate), {
+      data: isolate,
+    });
+  }
+
   protected async labels(entry: LibraryEntry): Promise<void> {
     await this.print.print(
       entry.isolate.name,

@@ -1,10 +1,12 @@
 import { TestBed } from '@angular/core/testing';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { householdAtmosphereKPa } from '../../../core/index';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { handWords } from '../../data/words/hand-words';
 import { Journal } from '../../data/journal/journal';
 import { Writer } from '../../data/journal/writer';
 import { render } from '../../testing/render';
+import { EditIsolate } from '../../pieces/edit-isolate';
 import { Archive } from './archive';
 import { Cultures } from './cultures';
 import { Ledger } from './ledger';
@@ -124,6 +126,28 @@ describe('the Ledger', () => {
     expect(crate.textContent).toMatch(/swapped \d+ \w+ \d{4}, from the supper club, 3 transfers before/);
   });
 
+  it('lets an isolate be called otherwise, with another species and a note', async () => {
+    let closed = 0;
+    setup = await demoHouse(
+      {
+        provide: MAT_DIALOG_DATA,
+        useFactory: () => setup.house().records.isolates.find((i) => i.name === 'SH-Crate'),
+      },
+      { provide: MatDialogRef, useValue: { close: () => closed++ } },
+    );
+    const edit = await render(EditIsolate);
+    await edit.fill('Isolate', ' ');
+    await edit.press('Keep it so');
+    expect(edit.text()).toContain('Isolate must be 1 to 80 letters long');
+    await edit.fill('Isolate', 'SH-Crate 2');
+    await edit.fill('Note', 'thin, but it fruits');
+    await edit.press('Keep it so');
+    expect(closed).toBe(1);
+    const isolate = setup.house().records.isolates.find((i) => i.name === 'SH-Crate 2');
+    expect(isolate?.note).toBe('thin, but it fruits');
+    expect((await render(Cultures)).text()).toContain('thin, but it fruits');
+  });
+
   describe('archive', () => {
     it('counts what it holds, and wipes only after the word was typed', async () => {
       setup = await demoHouse();
@@ -187,6 +211,18 @@ describe('the Ledger', () => {
       await settings.type('#altitude', 'high');
       expect(settings.text()).toContain('Altitude must be a number. You typed “high”.');
       expect(setup.house().household!.altitudeM).toBe(640);
+    });
+
+    it('keep how many vessels stand open at once, in whole ones', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      await settings.fill('Open in the box', '2.5');
+      expect(settings.text()).toContain('must be a whole number between 1 and 12. You gave 2.5.');
+      await settings.fill('Open in the box', '3');
+      await settings.fill('Grain fed to grain', '3');
+      expect(setup.house().household).toEqual(
+        jasmine.objectContaining({ openAtOnce: 3, grainGenerations: 3 }),
+      );
     });
 
     it('call this device and its people by name, and every entry says so', async () => {

@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { METRIC_UNITS, type Household, type UnitChoices } from '../../../core/index';
+import {
+  METRIC_UNITS,
+  USUAL_GRAIN_GENERATIONS,
+  USUAL_OPEN_AT_ONCE,
+  type Household,
+  type UnitChoices,
+} from '../../../core/index';
 import { stepWords, unitsShown } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
@@ -127,6 +133,34 @@ export class Settings {
             shown: house.barometerKPa === undefined ? undefined : Math.round(house.barometerKPa * 10),
             mayBeEmpty: true,
             keep: (hPa) => this.keep({ barometerKPa: hPa === undefined ? undefined : hPa / 10 }),
+          },
+        ];
+  });
+
+  protected readonly boxFields = computed<readonly KeptNumber[]>(() => {
+    const house = this.house();
+    return house === undefined
+      ? []
+      : [
+          {
+            id: 'open-at-once',
+            label: 'Open in the box at once, at most',
+            unit: '',
+            min: 1,
+            max: 12,
+            whole: true,
+            shown: house.openAtOnce ?? USUAL_OPEN_AT_ONCE,
+            keep: (openAtOnce) => this.keep({ openAtOnce }),
+          },
+          {
+            id: 'grain-generations',
+            label: 'Grain fed to grain, times at most',
+            unit: '',
+            min: 1,
+            max: 12,
+            whole: true,
+            shown: house.grainGenerations ?? USUAL_GRAIN_GENERATIONS,
+            keep: (grainGenerations) => this.keep({ grainGenerations }),
           },
         ];
   });

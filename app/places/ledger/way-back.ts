@@ -1,4 +1,4 @@
-import { ancestors, formOf, groupBy, type House, type VesselView } from '../../../core/index';
+import { ancestors, formOf, groupBy, isRevived, type House, type VesselView } from '../../../core/index';
 import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { doseWords } from '../../data/words/measure-words';
 
@@ -11,17 +11,18 @@ export interface WayStep {
 export function wayBack(start: VesselView, house: House): readonly WayStep[] {
   const views = ancestors(house.lineage, start.vessel.id).flatMap((id) => house.vesselById.get(id) ?? []);
   const byBatch = groupBy(views, (view) => view.batch.id);
-  return [...byBatch.values()].map((own) => ({ views: own, words: wordsFor(own[0]!) }));
+  return [...byBatch.values()].map((own) => ({ views: own, words: wordsFor(own[0]!, house) }));
 }
 
-function wordsFor(view: VesselView): string {
+function wordsFor(view: VesselView, house: House): string {
   const { state, batch } = view;
   const what = batch.formula?.name ?? batch.vessel.name;
   const unit = state.doseUnit ?? 'ml';
   const dose = state.doseEach === undefined ? '' : `, given ${doseWords(state.doseEach, unit)}`;
   const sector = state.sector === undefined ? '' : `, ${state.sector} sector`;
+  const revived = isRevived(view, house) ? ', revived from the fridge' : '';
   const trouble = state.suspect === undefined ? '' : `, ${CONTAMINANT_WORDS[state.suspect].word}`;
   const from = batch.origin?.from === undefined ? '' : `, from ${batch.origin.from}`;
   const spores = formOf(batch) === 'spores' || formOf(batch) === 'print' ? ', spores' : '';
-  return `${what}${spores}${from}${dose}${sector}${trouble}`;
+  return `${what}${spores}${from}${dose}${sector}${revived}${trouble}`;
 }

@@ -57,6 +57,16 @@ describe('the Shelf', () => {
       expect(shelf.has('Shaken, all')).toBe(false);
     });
 
+    it('notes one daily swirl for every broth that runs, and then asks no more', async () => {
+      expect(shelf.text()).toContain('Swirl L14-1');
+      const swirls = () => setup.house().facts.filter((f) => f.kind === 'swirled');
+      const before = swirls().length;
+      await press(/^Swirled/);
+      expect(swirls().length).toBe(before + 1);
+      expect(jar('L14-1').state.swirledAt).toBe(swirls().at(-1)!.at);
+      expect(shelf.has(/^Swirled/)).toBe(false);
+    });
+
     it('takes the bad ones out in one press', async () => {
       await press(/Taken out, all 4/);
       expect(jar('G27-3').state).toEqual(

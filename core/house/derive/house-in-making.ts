@@ -184,7 +184,8 @@ export class HouseInMaking {
       cooks.add(fact.cookId);
     }
     if ('batchId' in fact) {
-      (fact.kind === 'batchMade' || isShared(fact) ? wholeBatches : batches).add(fact.batchId);
+      const isWhole = fact.kind === 'batchMade' || fact.kind === 'cultureTold' || isShared(fact);
+      (isWhole ? wholeBatches : batches).add(fact.batchId);
     }
   }
 }

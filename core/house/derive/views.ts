@@ -4,6 +4,7 @@ import type { Isolate, Species } from '../../record/definitions.js';
 import type { Fact } from '../../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
+import { asTold } from './as-told.js';
 import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { attemptFor } from './attempt.js';
 import { kindsWith } from './kinds.js';
@@ -160,11 +161,11 @@ export class Views {
   }
 
   private viewBatch(id: BatchId): void {
-    const batch = this.rows.batchRows.get(id);
+    const row = this.rows.batchRows.get(id);
     const vessels = this.rows.vesselsOf.get(id) ?? [];
     const facts = this.rows.index.ofBatch.get(id) ?? [];
     const madeAt = facts.findLast((f) => f.kind === 'batchMade')?.at;
-    if (batch === undefined || madeAt === undefined) {
+    if (row === undefined || madeAt === undefined) {
       this.batchViews.set(id, undefined);
       this.troublesOf.set(id, undefined);
       vessels.forEach((v) => {
@@ -172,6 +173,7 @@ export class Views {
       });
       return;
     }
+    const batch = asTold(row, facts);
     const code = this.rows.batchNames.names.get(id) ?? '';
     const views = this.viewVessels(batch, code, facts);
     const troubles: Trouble[] = [];
