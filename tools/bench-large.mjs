@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { heapOf, lookPresses } from './bench-page.mjs';
+import { bringIn, heapOf, lookPresses, watchLongTasks } from './bench-page.mjs';
 import { readingRows, readingTable } from './bench-readings.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
@@ -86,31 +86,6 @@ async function oneHouse(browser, origin, file) {
 }
 
 /** Runs in the page before the app: remembers the longest task. */
-function watchLongTasks() {
-  globalThis.longestTask = 0;
-  new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) {
-      globalThis.longestTask = Math.max(globalThis.longestTask, duration);
-    }
-  }).observe({ type: 'longtask', buffered: true });
-}
-
-async function bringIn(context, origin, file) {
-  const page = await context.newPage();
-  await page.goto(`${origin}/demo/`);
-  await page.getByRole('button', { name: /^Make batch/ }).waitFor();
-  await page.goto(`${origin}/demo/ledger?tab=archive`);
-  await page.waitForSelector('input[accept*="zip"]', { state: 'attached' });
-  const start = Date.now();
-  await page.setInputFiles('input[accept*="zip"]', file);
-  const said = page.getByRole('status').filter({ hasText: /added|here already/ });
-  await said.waitFor({ timeout: 600_000 });
-  const inMs = Date.now() - start;
-  const words = await said.textContent();
-  await page.close();
-  return { rowsIn: Number(/(\d[\d\s,]*)/.exec(words)?.[1].replace(/\D/g, '')), inMs };
-}
-
 async function takeOut(context, origin) {
   const page = await context.newPage();
   await page.goto(`${origin}/demo/ledger?tab=archive`);

@@ -21,7 +21,7 @@ const IN_A_BATCH = 10;
 /** So many plates, ten a batch, each batch cut from one of the earlier: every one of them from the first. */
 export function oneFamily(vessels: number): { readonly house: House; readonly first: VesselId } {
   const at = new Date(START).toISOString();
-  const household = defaultHousehold(at);
+  const household = { ...defaultHousehold(at), madeUp: true };
   const isolate = { id: 'one', schemaVersion: 1 as const, updatedAt: at, speciesId: 'shiitake', name: 'One' };
   const demo = new DemoBuilder(
     { ...shippedDefinitions(at), household: [household], isolates: [isolate] },

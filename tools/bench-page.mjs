@@ -31,3 +31,30 @@ export async function heapOf(context, page) {
   const { usedSize } = await session.send('Runtime.getHeapUsage');
   return usedSize / 1e6;
 }
+
+/** Runs in the page before everything else: the longest task so far, ms. */
+export function watchLongTasks() {
+  globalThis.longestTask = 0;
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) {
+      globalThis.longestTask = Math.max(globalThis.longestTask, duration);
+    }
+  }).observe({ type: 'longtask', buffered: true });
+}
+
+/** Brings an archive into the made-up house. @returns rows that were added, and how long that took */
+export async function bringIn(context, origin, file) {
+  const page = await context.newPage();
+  await page.goto(`${origin}/demo/`);
+  await page.getByRole('button', { name: /^Make batch/ }).waitFor();
+  await page.goto(`${origin}/demo/ledger?tab=archive`);
+  await page.waitForSelector('input[accept*="zip"]', { state: 'attached' });
+  const start = Date.now();
+  await page.setInputFiles('input[accept*="zip"]', file);
+  const said = page.getByRole('status').filter({ hasText: /added|here already/ });
+  await said.waitFor({ timeout: 600_000 });
+  const inMs = Date.now() - start;
+  const words = await said.textContent();
+  await page.close();
+  return { rowsIn: Number(/(\d[\d\s,]*)/.exec(words)?.[1].replace(/\D/g, '')), inMs };
+}

@@ -3,6 +3,7 @@ import { cpus, totalmem } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { cultureTimes } from './bench-cultures.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { runBin } from './run.mjs';
@@ -102,6 +103,7 @@ async function browserRows(executablePath) {
   }
   const { bar, blank } = await timeTyping(context, origin);
   const places = await timePlaces(context, origin);
+  const cultures = await cultureTimes(browser, origin);
   const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
@@ -119,17 +121,18 @@ async function browserRows(executablePath) {
       ...row(`another place by its key, its code there, CPU slowed ${SLOWDOWN}×: until it is drawn`, places),
       aim: 'at most 100 ms',
     },
+    ...cultures.map(({ what, times, aim }) => ({ ...row(what, times), aim })),
     row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
   ];
 }
 
-/** The work of the heat worker in a worker of Chromium, bundled as the app's is. */
+/** What the app's workers do, in a worker of Chromium, bundled as the app's is. */
 async function workerRows(browser) {
   const { build } = await import('esbuild');
   const { outputFiles } = await build({
     stdin: {
-      contents: "import { heatTimes } from './bench-heat.ts'; postMessage(heatTimes());",
+      contents: "import { workerTimes } from './bench-worker.ts'; postMessage(workerTimes());",
       resolveDir: resolve('tools'),
     },
     bundle: true,

@@ -15,11 +15,13 @@ import { ToldOriginFields, originForm, originIn } from './told-origin';
   imports: [MatButton, MatDialogContent, MatDialogTitle, ToldAmountFields, ToldOriginFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>What came as {{ code() }}</h2>
+    <h2 mat-dialog-title>{{ code() }}, as it came</h2>
     <mat-dialog-content>
       <form (submit)="$event.preventDefault(); save()">
         <nw-told-amount [of]="amount" />
-        <nw-told-origin [form]="form.controls.origin" [of]="cultureForm()" />
+        @if (cameFromOutside()) {
+          <nw-told-origin [form]="form.controls.origin" [of]="cultureForm()" />
+        }
         <button type="submit" matButton="elevated" class="deed">That is what came</button>
       </form>
     </mat-dialog-content>
@@ -46,6 +48,8 @@ export class CorrectCulture {
     return view === undefined ? 'broth' : formOf(view.batch);
   });
   private readonly held = computed(() => this.view()?.batch.holds?.amount);
+  /** What was drawn or grown here has its origin here. */
+  protected readonly cameFromOutside = computed(() => this.view()?.batch.isolateId !== undefined);
   protected readonly amount = new ToldAmount(this.vessel, this.cultureForm, this.held);
   protected readonly form = new FormGroup({
     amount: this.amount.controls,
@@ -60,7 +64,7 @@ export class CorrectCulture {
       kind: 'cultureTold',
       batchId: this.id,
       holds: this.amount.read(),
-      origin: originIn(this.form.controls.origin, this.cultureForm()),
+      origin: this.cameFromOutside() ? originIn(this.form.controls.origin, this.cultureForm()) : {},
     });
     if (kept) {
       this.dialog.close();

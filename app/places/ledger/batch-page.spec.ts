@@ -97,28 +97,29 @@ describe('the page of a batch', () => {
 
 describe('what came, corrected', () => {
   it('is never less than was taken of it, and can be taken back', async () => {
-    const broth = (setup: SpecHouse) => setup.house().batches.find((b) => b.code === 'L7')!;
+    const plate = (setup: SpecHouse) => setup.house().batches.find((b) => b.code === 'A3')!;
     const setup: SpecHouse = await demoHouse(
-      { provide: MAT_DIALOG_DATA, useFactory: () => broth(setup).batch.id },
+      { provide: MAT_DIALOG_DATA, useFactory: () => plate(setup).batch.id },
       { provide: MatDialogRef, useValue: { close: () => undefined } },
     );
-    const { amount } = broth(setup).batch.holds!;
-    const taken = amount - broth(setup).vessels[0]!.remaining;
+    const { amount } = plate(setup).batch.holds!;
+    const taken = amount - plate(setup).vessels[0]!.remaining;
     expect(taken).toBeGreaterThan(1);
     const dialog = await render(CorrectCulture);
-    await dialog.fill('Milliliters in each', String(taken - 1));
+    await dialog.fill('Wedges in each', String(taken - 1));
     await dialog.press('That is what came');
     expect(TestBed.inject(Notices).shown()[0]!.text).toContain('In each when it came must be between');
-    expect(broth(setup).batch.holds!.amount).toBe(amount);
-    await dialog.fill('Milliliters in each', String(taken + 1));
+    expect(plate(setup).batch.holds!.amount).toBe(amount);
+    await dialog.fill('Wedges in each', String(taken + 1));
     await dialog.choose('How it came', 'swapped');
     await dialog.fill('Transfers before', '2');
+    await dialog.fill('From whom', '');
     await dialog.press('That is what came');
-    expect(broth(setup).vessels[0]!.remaining).toBeCloseTo(1, 9);
-    expect(broth(setup).batch.origin).toEqual(jasmine.objectContaining({ how: 'swap', transfers: 2 }));
+    expect(plate(setup).vessels[0]!.remaining).toBeCloseTo(1, 9);
+    expect(plate(setup).batch.origin).toEqual(jasmine.objectContaining({ how: 'swap', transfers: 2 }));
     await TestBed.inject(Journal).undo();
     await dialog.settle();
-    expect(broth(setup).batch.holds!.amount).toBe(amount);
+    expect(plate(setup).batch.holds!.amount).toBe(amount);
     await setup.close();
   });
 });

@@ -8,6 +8,7 @@ import { Journal } from '../../data/journal/journal';
 import { openedIn } from '../../data/views/opened';
 import { placeOf } from '../../data/views/place-of';
 import { PLACES } from '../../data/views/places';
+import { doseWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words/words';
 import { HistoryList } from '../../pieces/history/history-list';
 import { Dialogs } from '../../pieces/dialogs';
@@ -95,6 +96,11 @@ export class BatchPage {
       .filter((f) => f.kind === 'cultureNoted')
       .filter((f) => f.isolateId === isolateId)
       .map((f) => ({ id: f.id, words: `${format(Date.parse(f.at), 'd MMM')} “${f.note}”` }));
+  });
+  /** What each vessel held when it came or was drawn. */
+  protected readonly came = computed(() => {
+    const { holds } = this.view()?.batch ?? {};
+    return holds === undefined ? '' : `${doseWords(holds.amount, holds.unit)} in each at first`;
   });
   protected readonly canPutAway = computed(() => {
     const view = this.view();

@@ -29,7 +29,9 @@ const ACROSS = { row: 110, gap: 190, width: 880, pad: 20, head: 30, tail: 210 } 
 const DOWN = { row: 132, gap: 100, width: 700, pad: 10, head: 70, tail: 110 } as const;
 /** Nodes so far outside what is seen are drawn, so that a slow scroll shows no holes. */
 const MARGIN_PX = 400;
-const MOST_GLYPHS = 10;
+/** The height of the window, as its style has it. */
+const MOST_OF_SCREEN = 0.72;
+const MOST_GLYPHS = 6;
 const NARROW = '(max-width: 820px)';
 
 interface Spot {
@@ -121,6 +123,8 @@ export class FamilyPictureView {
   private readonly placed = signal<{ readonly picture: FamilyPicture; readonly placed: Placed } | undefined>(
     undefined,
   );
+  /** What lies around the window is drawn a frame later, so that no frame waits for all of it. */
+  private readonly margin = signal(0);
   private readonly seen = signal({ left: 0, top: 0, width: 1400, height: 900 });
   private asked = 0;
 
@@ -150,12 +154,10 @@ export class FamilyPictureView {
   });
   protected readonly shown = computed(() => {
     const { left, top, width, height } = this.seen();
+    const margin = this.margin();
     return this.spots().filter(
       ({ x, y }) =>
-        x > left - MARGIN_PX &&
-        x < left + width + MARGIN_PX &&
-        y > top - MARGIN_PX &&
-        y < top + height + MARGIN_PX,
+        x > left - margin && x < left + width + margin && y > top - margin && y < top + height + margin,
     );
   });
   protected readonly edges = computed(() => {
@@ -213,8 +215,10 @@ export class FamilyPictureView {
       scrollLeft: left,
       scrollTop: top,
       clientWidth: width,
-      clientHeight: height,
+      clientHeight,
     } = this.window().nativeElement;
+    // It grows with what is drawn in it, up to a share of the screen.
+    const height = Math.max(clientHeight, innerHeight * MOST_OF_SCREEN);
     this.seen.set({ left, top, width, height });
   }
 
@@ -341,8 +345,12 @@ export class FamilyPictureView {
     const placed = await this.worker.place(nodes, { width, gap });
     // A later question has overtaken this one.
     if (asked === this.asked) {
+      this.margin.set(0);
       this.placed.set({ picture, placed });
       this.scrolled();
+      requestAnimationFrame(() => {
+        this.margin.set(MARGIN_PX);
+      });
     }
   }
 }
