@@ -43,7 +43,7 @@ test('each of the four media is planned from an empty database to a printed shee
       /20 × 90 mm dishes, 25\.0 ml each/,
       /Agar powder/,
       /Left after boiling, ml/,
-      /30 min at 15 psi/,
+      /20 min at 15 psi/,
     ]);
   });
 

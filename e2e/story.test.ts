@@ -125,7 +125,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
   await test.step('Tent: spawn, run, open, two flushes, efficiency', async () => {
     await go(page, 'Tent');
     await hands.press(page.getByRole('link', { name: 'Spawn it in the Box' }));
-    await press('And G1-1');
+    await press('And G1-2');
     await press(BEGIN);
     await press('Done, next');
     await expect(page.getByText('block 2 of 2')).toBeVisible();
@@ -147,7 +147,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await visit(page, '/ledger?tab=lineage&open=B1-1');
     const steps = page.getByRole('listitem').filter({ has: page.getByRole('button') });
     await expect(steps.nth(0)).toContainText('B1-1');
-    await expect(steps.nth(1)).toContainText('G1-2');
+    await expect(steps.nth(1)).toContainText('G1-1');
     await expect(steps.nth(2)).toContainText('L1-1');
     await expect(page.getByText('Black poplar, BP-Test').first()).toBeVisible();
   });

@@ -4,6 +4,7 @@ import {
   drawsAfter,
   heatBand,
   seededRandom,
+  type About,
   type Draws,
   type HeatBand,
   type HoldChance,
@@ -15,6 +16,8 @@ import { messageOf } from '../data/words/message-of';
 /** What is asked, the same for every work: the same seed gives the same answer. */
 export interface HeatQuestion {
   readonly observations: readonly Observation[];
+  /** Which vessel is asked about. */
+  readonly about: About;
   readonly targetF0: number;
   readonly draws: number;
   readonly seed: number;
@@ -30,10 +33,10 @@ let known: { readonly key: string; readonly draws: Draws } | undefined;
 const latest = new Map<string, number>();
 
 /** Draws change only when something was measured; a slider moves the run alone. */
-function drawsFor({ observations, draws, seed }: HeatQuestion): Draws {
-  const key = JSON.stringify([observations, draws, seed]);
+function drawsFor({ observations, about, draws, seed }: HeatQuestion): Draws {
+  const key = JSON.stringify([observations, about, draws, seed]);
   if (known?.key !== key) {
-    known = { key, draws: drawsAfter(observations, draws, seededRandom(seed)) };
+    known = { key, draws: drawsAfter(observations, draws, seededRandom(seed), about) };
   }
   return known.draws;
 }

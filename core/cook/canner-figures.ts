@@ -5,5 +5,3 @@ import { coolingMinutes } from '../heat/cooling.js';
  * From memory of kitchen runs; a reading replaces it.
  */
 export const CANNER_COOLING_RATE = coolingMinutes(100, 72, 1) / 49;
-/** The middle of a jar follows the outside by about this much. From memory; errs to later. */
-export const CORE_LAG_MIN = 75;

@@ -71,7 +71,9 @@ function chamberReadings(
     return { points: shifted(chamber, startMs), byThermometer: true };
   }
   // A gauge at zero says nothing of a pot that is not boiling yet.
-  const gauge = readingsOf(logs, 'gaugeKPa').filter((r) => inTime(r) && r.value > 1);
+  const gauge = readingsOf(logs, 'gaugeKPa')
+    .map((r) => ({ ...r, value: r.value - (cook.gaugeReadsOverKPa ?? 0) }))
+    .filter((r) => inTime(r) && r.value > 1);
   return {
     points: shifted(
       gauge.map((r) => ({

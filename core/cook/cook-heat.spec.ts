@@ -17,6 +17,7 @@ import {
   inCooker,
   isPressureCooker,
   learnedFrom,
+  lethalRate,
   makeCook,
   middleF0,
   newAppliance,
@@ -180,6 +181,29 @@ describe('the run of a cook as its vessels feel it', () => {
     const profile = chamberProfile(cook, seen.steps, NOW, seen.logs);
     expect(profile.measured).toBeFalse();
     expect(profileUntil(profile.points, 70).at(-1)!.celsius).toBeLessThan(cook.chamberC - 3);
+  });
+
+  it('takes off what the gauge was found to read too much: 1 psi is a quarter of all F0', () => {
+    const shown = Array.from({ length: 60 }, (_, i): [number, number] => [i, 103.4]);
+    const over = 6.895;
+    const hottest = (gaugeReadsOverKPa?: number) => {
+      const seen = facts({ logs: [log('gaugeKPa', 40, shown)] });
+      const tested = { ...cook, gaugeReadsOverKPa };
+      return profileUntil(chamberProfile(tested, seen.steps, NOW, seen.logs).points, 70).at(-1)!.celsius;
+    };
+    const { atmosphereKPa } = cook;
+    expect(hottest(over)).toBeCloseTo(chamberTemperature({ gaugeKPa: 103.4 - over, atmosphereKPa }), 9);
+    expect(hottest(0)).toBe(hottest());
+    // At the sea, where steam tables are read: 15 psi shown is 14 psi and 120.2 instead of 121.2 °C.
+    const rate = (gaugeKPa: number) => lethalRate(chamberTemperature({ gaugeKPa, altitudeM: 0 }));
+    expect(rate(103.4) / rate(103.4 - over)).toBeCloseTo(1.27, 1);
+    // A new cook knows the test of its appliance.
+    const dial = { ...canner, gaugeReadsOverKPa: over };
+    const made = makeCook(dial, plan, 20, ['018f0000-0000-7000-8000-000000000001' as VesselId], 1, {
+      nowMs: START_MS,
+      random: seededRandom(3),
+    });
+    expect(made.cook.gaugeReadsOverKPa).toBe(over);
   });
 
   it('expects of a pot that is not boiling yet: boil, vent, pressure and hold, each after the other', () => {

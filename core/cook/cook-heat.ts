@@ -82,17 +82,19 @@ export function observationsOf(facts: CookFacts, nowMs: number): Observation[] {
   const core = coreReadings(facts, startMs);
   const every = Math.max(1, Math.ceil(core.length / READINGS_USED));
   const readings = core.filter((_, i) => i % every === 0);
-  const probes: Observation[] = readings.length > 0 ? [{ kind: 'probe', run, readings }] : [];
+  const cook = facts.cook.id;
+  const probes: Observation[] = readings.length > 0 ? [{ kind: 'probe', cook, run, readings }] : [];
   return [
     ...probes,
     ...facts.proofs.flatMap(({ proof }): Observation[] => {
       if (proof.kind === 'maximum') {
-        return [{ kind: 'maximum', run, celsius: proof.celsius }];
+        return [{ kind: 'maximum', cook, run, celsius: proof.celsius }];
       }
       return proof.kind === 'indicator' && proof.control === 'turned'
         ? [
             {
               kind: 'indicator',
+              cook,
               run,
               survived: proof.result === 'turned',
               logPopulation: proof.logPopulation,

@@ -19,7 +19,14 @@ export { thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
-export { SAFE_CORE_C, coreAfter, coreCoolMinutes } from './core-cooling.js';
+export {
+  SAFE_CORE_C,
+  coolAfterReading,
+  coolingLoadOf,
+  coreCooling,
+  type CoolingLoad,
+  type CoreCooling,
+} from './core-cooling.js';
 export { TRADE_GAUGE_KPA, relativeHold, runOf, tradeChamberC, tradeF0 } from './relative-hold.js';
 export { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 export {

@@ -12,6 +12,7 @@ import {
   standInCook,
   stepShown,
   vesselAir,
+  type CookStep,
   type Fault,
   type FactOf,
   type Shown,
@@ -156,6 +157,26 @@ describe('the pretended canner', () => {
     const gaps = pretend('none', true).flatMap((r, i, all) => (i > 0 ? [r.second - all[i - 1]!.second] : []));
     expect(Math.max(...gaps)).toBeGreaterThan(240);
     expect(convert(15, 'psi', 'kPa')).toBeCloseTo(cook.gaugeKPa, 6);
+  });
+});
+
+describe('a gauge that was tested', () => {
+  it('counts as what it should have shown', () => {
+    const over = 7;
+    const tested = { ...cook, gaugeReadsOverKPa: over };
+    const entry = entryMaker();
+    const at = (minute: number, step: CookStep) =>
+      entry(START_MS + minute * 60_000, { kind: 'cookStep', cookId: cook.id, step }) as FactOf<'cookStep'>;
+    const state = cookState([at(0, 'lidOn'), at(18, 'steamSteady'), at(28, 'weightOn')]);
+    const shown = (gaugeKPa: number): Shown[] =>
+      Array.from({ length: 7 }, (_, i) => ({
+        atMs: START_MS + 34 * 60_000 + i * 10_000,
+        gaugeKPa,
+        chamberC: cook.chamberC,
+      }));
+    expect(stepShown(cook, state, shown(cook.gaugeKPa))?.step).toBe('atPressure');
+    expect(stepShown(tested, state, shown(cook.gaugeKPa))).toBeUndefined();
+    expect(stepShown(tested, state, shown(cook.gaugeKPa + over))?.step).toBe('atPressure');
   });
 });
 

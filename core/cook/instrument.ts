@@ -26,13 +26,15 @@ const DRY_ABOVE_C = 6;
  * The step that the instruments say has happened, with its moment: the first of those readings that all say so. After a
  * loss they never decide whether the hold starts again or goes on: that is asked.
  *
- * @param recent readings of the last minutes, in time
+ * @param shown readings of the last minutes, in time, as the instruments gave them
  */
 export function stepShown(
   cook: Cook,
   state: CookState,
-  recent: readonly Shown[],
+  shown: readonly Shown[],
 ): { readonly step: CookStep; readonly atMs: number } | undefined {
+  const over = cook.gaugeReadsOverKPa ?? 0;
+  const recent = shown.map((one) => ({ ...one, gaugeKPa: one.gaugeKPa - over }));
   const last = recent[recent.length - 1];
   if (last === undefined) {
     return undefined;
@@ -71,8 +73,8 @@ export function stepShown(
       );
     case 'holding': {
       const below = since((s) => s.gaugeKPa < target - SLACK_KPA);
-      const over = below !== undefined && holdLeftMinutes(state, cook, below) <= 0;
-      return found(over ? 'heatOff' : 'pressureLost', below);
+      const isOver = below !== undefined && holdLeftMinutes(state, cook, below) <= 0;
+      return found(isOver ? 'heatOff' : 'pressureLost', below);
     }
     default:
       return undefined;

@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import {
   comeUpMinutes,
   convert,
-  coreAfter,
-  coreCoolMinutes,
+  f0OfNineInTen,
   householdAtmosphereKPa,
   middleF0,
   openAfterMinutes,
@@ -51,6 +50,31 @@ describe('the hold', () => {
         },
       ),
     );
+  });
+
+  it('of what is dissolved is the school’s at the sea, and in cooler steam what gives nine in ten F0 12', () => {
+    const bottle = vessels.find((v) => v.id === 'bottle-500')!;
+    const broth = (over: Over) =>
+      plan({
+        vessel: bottle,
+        stage: 'liquid',
+        vesselWetG: bottle.usualMl ?? bottle.capacityMl * bottle.usualFill,
+        ...over,
+      });
+    expect(tradeHold(bottle, 'liquid').schools.map((one) => one.minutes)).toEqual([15, 20, 30]);
+    for (const schoolMinutes of [15, 20, 30]) {
+      expect(broth({ schoolMinutes }).holdMinutes).toBe(schoolMinutes);
+    }
+    const high = broth({ altitudeM: 1600, psi: 9.4, schoolMinutes: 30 });
+    expect(high.holdMinutes).toBeLessThan(200);
+    const run = runOf(high.contents, { ...high, roomC: 20, holdMinutes: high.relativeMinutes! });
+    expect(f0OfNineInTen(run)).toBeCloseTo(12, 1);
+    // The middle school asks for less than that.
+    expect(broth({ altitudeM: 1600, psi: 9.4 }).holdMinutes).toBeLessThanOrEqual(high.holdMinutes);
+    // Nearer to the sea the school’s own F0 is the lesser demand.
+    const near = broth({ altitudeM: 300 });
+    expect(near.relativeMinutes).toBeGreaterThan(20);
+    expect(near.holdMinutes).toBeLessThanOrEqual(30);
   });
 
   it('gives the middle of these vessels what the trade’s hold gives it at the sea', () => {
@@ -119,25 +143,6 @@ describe('around the hold', () => {
     const minutes = openAfterMinutes(119.8, 93.9, 20);
     expect(minutes).toBeGreaterThan(30);
     expect(minutes).toBeLessThan(75);
-  });
-
-  it('the core cools in hours, later in a warm room, and the answer stays finite in a hot one', () => {
-    expect(coreCoolMinutes(119.8, 20) / 60).toBeGreaterThan(6);
-    expect(coreCoolMinutes(119.8, 20) / 60).toBeLessThan(14);
-    // ΔT' = −k ΔT^1.25 from 72 K to the open pot's in 49 min fixes k; by steps of a second, then an hour and a quarter
-    // that the core lags behind the glass.
-    const k = (4 * (72 ** -0.25 - 100 ** -0.25)) / 49;
-    let excess = 99.8;
-    let seconds = 0;
-    for (; excess > 10; seconds++) {
-      excess -= (k * excess ** 1.25) / 60;
-    }
-    expect(coreCoolMinutes(119.8, 20)).toBeCloseTo(seconds / 60 + 75, -0.5);
-    // The two are one curve, read both ways.
-    expect(coreAfter(119.8, 20, coreCoolMinutes(119.8, 20))).toBeCloseTo(30, 6);
-    expect(coreAfter(119.8, 20, 0)).toBeCloseTo(119.8, 6);
-    expect(coreCoolMinutes(119.8, 26)).toBeGreaterThan(coreCoolMinutes(119.8, 20));
-    expect(Number.isFinite(coreCoolMinutes(119.8, 35))).toBeTrue();
   });
 
   it('a load too long for the water under it says so', () => {

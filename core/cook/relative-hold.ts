@@ -1,6 +1,8 @@
+import { f0OfNineInTen } from '../heat/band/nine-in-ten.js';
 import { middleF0, type Run } from '../heat/band/run-heat.js';
 import { holdReaching } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
+import { isDissolved } from '../record/definitions.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
@@ -13,6 +15,8 @@ export const TRADE_GAUGE_KPA = convert(TRADE_GAUGE_PSI, 'psi', 'kPa');
 /** Trade holds are said of a cooker that started cold in a room of 20 °C, at the sea, well vented. */
 const TRADE_ROOM_C = 20;
 const TRADE_VENT_MIN = 10;
+/** Overkill: more of it only browns. Domain practice. */
+const ENOUGH_F0 = 12;
 
 /** A run of these contents, as far as the heat in them depends on it. */
 export function runOf(contents: Contents, planned: PlannedRun, initialCelsius = planned.roomC): Run {
@@ -48,7 +52,7 @@ export function tradeF0(trade: TradeHold, minutes: number, planned: PlannedRun):
 /**
  * The trade's hold, turned into the hold that gives the same middle F0 in these vessels, at this pressure and altitude,
  * from this start temperature and with this venting. A ratio: what is unknown about beds and films is the same on both
- * sides and mostly falls out.
+ * sides and mostly falls out. What is dissolved is held so, but no longer than gives nine in ten vessels F0 12.
  *
  * @returns minutes, undefined when no hold of sixteen hours is enough
  */
@@ -60,8 +64,13 @@ export function relativeHold(
   initialCelsius = planned.roomC,
 ): number | undefined {
   const target = tradeF0(trade, tradeMinutes, { ...planned, holdMinutes: tradeMinutes });
-  return holdReaching(
-    (holdMinutes) => middleF0(runOf(contents, { ...planned, holdMinutes }, initialCelsius)),
-    target,
-  );
+  const runAt = (holdMinutes: number) => runOf(contents, { ...planned, holdMinutes }, initialCelsius);
+  const same = holdReaching((holdMinutes) => middleF0(runAt(holdMinutes)), target);
+  if (!isDissolved(contents.stage) || (same !== undefined && same <= tradeMinutes)) {
+    return same;
+  }
+  // In cooler steam the school's whole F0 would spoil sugar long after every spore is dead.
+  const enough = holdReaching((holdMinutes) => f0OfNineInTen(runAt(holdMinutes)), ENOUGH_F0);
+  const least = Math.min(same ?? Infinity, enough ?? Infinity);
+  return least === Infinity ? undefined : Math.max(least, tradeMinutes);
 }

@@ -19,7 +19,7 @@ export interface TradeHold {
   readonly reference: { readonly vessel: VesselType; readonly stage: Stage };
 }
 
-/** Bottles up to this size take the short cycle of agar; larger ones longer. Common practice, no source. */
+/** Bottles up to this size are reckoned as a small one, others as half a liter. Our choice. */
 const SMALL_BOTTLE_ML = 250;
 
 type Schools = readonly [TradeSchool, TradeSchool, TradeSchool];
@@ -48,9 +48,9 @@ const HOLDS: readonly {
     vesselId: 'bottle-500',
     stage: 'liquid',
     schools: [
-      { minutes: 20, words: 'half a bottle, sugar kept pale' },
-      { minutes: 30, words: 'most liters and quarts' },
-      { minutes: 45, words: 'to be sure; browns' },
+      { minutes: 15, words: 'half a bottle, sugar kept pale' },
+      { minutes: 20, words: 'most liters and quarts' },
+      { minutes: 30, words: 'to be sure; browns' },
     ],
   },
   {

@@ -92,7 +92,39 @@ describe('the verdict of a cook', () => {
       word: 'proved',
       reasons: ['spores died', 'hardly vented'],
     });
-    expect(verdict([{ kind: 'maximum', celsius: 108 }]).reasons).toContain('thermometer too low');
+    expect(verdict([{ kind: 'maximum', celsius: 112 }]).reasons).toContain('thermometer too low');
+  });
+
+  it('of a middle that never was hotter than 105 °C is that it is not sterile, whatever the clock says', () => {
+    // At 105 °C a hundred minutes are worth 2.5 at 121.1 °C, at 90 °C a tenth of a minute.
+    for (const celsius of [90, 105]) {
+      expect(verdict([{ kind: 'maximum', celsius }])).toEqual({
+        word: 'not-sterile',
+        reasons: ['middle never hot enough', 'held as planned'],
+      });
+    }
+    // It is a bound only: 113 °C for 100 minutes might have been enough.
+    expect(verdict([{ kind: 'maximum', celsius: 113 }]).word).toBe('by-time');
+    // A short hold at full heat is bounded too: 4 minutes at 120 °C are worth 3.1.
+    expect(verdict([{ kind: 'maximum', celsius: 120 }], undefined, stateOf(10, 4)).reasons).toContain(
+      'middle never hot enough',
+    );
+  });
+
+  it('says so where proofs contradict each other, and never proves then', () => {
+    const fast = 20;
+    for (const [proofs, probed] of [
+      [[indicator(), indicator({ result: 'turned' })], undefined],
+      [[indicator({ result: 'turned' })], fast],
+      [[indicator(), { kind: 'maximum', celsius: 100 }], undefined],
+      [[{ kind: 'maximum', celsius: 100 }], fast],
+    ] as const) {
+      const found = verdict(proofs, probed);
+      expect(found.word).toBe('not-sterile');
+      expect(found.reasons[0]).toBe('proofs contradict');
+    }
+    expect(verdict([indicator()], fast).reasons).not.toContain('proofs contradict');
+    expect(verdict([indicator({ result: 'turned' })], 2).reasons).not.toContain('proofs contradict');
   });
 
   it('lets the middle lag six degrees behind the chamber, and no more', () => {

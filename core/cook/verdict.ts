@@ -2,6 +2,7 @@ import type { Cook } from '../record/batch.js';
 import type { Proof } from '../record/entry.js';
 import type { CookState } from './cook-state.js';
 import { MINUTE_MS } from '../base/time.js';
+import { lethalRate } from '../heat/lethality.js';
 
 export type VerdictWord = 'proved' | 'by-time' | 'not-sterile' | 'void' | 'open';
 
@@ -12,6 +13,8 @@ export type VerdictReason =
   | 'probe reached it'
   | 'probe fell short'
   | 'thermometer too low'
+  | 'middle never hot enough'
+  | 'proofs contradict'
   | 'strip only'
   | 'held as planned'
   | 'held too short'
@@ -58,7 +61,7 @@ export function cookVerdict(
   if (state.heatOffMs === undefined) {
     return { word: 'open', reasons: [] };
   }
-  const proof = byProof(cook, evidence);
+  const proof = byProof(cook, state.heldBeforeMs / MINUTE_MS, evidence);
   const clock = byClock(state, cook);
   if (proof.word !== undefined) {
     return { word: proof.word, reasons: [...proof.reasons, ...clock.reasons] };
@@ -68,6 +71,7 @@ export function cookVerdict(
 
 function byProof(
   cook: Pick<Cook, 'chamberC' | 'targetF0'>,
+  heldMinutes: number,
   { proofs, probedF0 }: CookEvidence,
 ): { readonly word?: VerdictWord; readonly reasons: readonly VerdictReason[] } {
   const target = cook.targetF0 ?? USUAL_TARGET_F0;
@@ -78,7 +82,8 @@ function byProof(
   const aside: VerdictReason[] = [];
   if (valid.some((p) => p.result === 'turned')) {
     bad.push('spores lived');
-  } else if (valid.length > 0) {
+  }
+  if (valid.some((p) => p.result !== 'turned')) {
     good.push('spores died');
   }
   if (valid.length < indicators.length) {
@@ -93,14 +98,24 @@ function byProof(
       aside.push('probe fell short');
     }
   }
-  if (proofs.some((p) => p.kind === 'maximum' && p.celsius < cook.chamberC - MAXIMUM_LAG_C)) {
+  const maxima = proofs.flatMap((p) => (p.kind === 'maximum' ? [p.celsius] : []));
+  if (maxima.some((celsius) => mostF0(celsius, heldMinutes) < target * PROBE_FAILS_BELOW)) {
+    bad.push('middle never hot enough');
+  } else if (maxima.some((celsius) => celsius < cook.chamberC - MAXIMUM_LAG_C)) {
     aside.push('thermometer too low');
   }
   if (proofs.some((p) => p.kind === 'strip' && p.changed) && good.length + bad.length === 0) {
     aside.push('strip only');
   }
   const word = bad.length > 0 ? 'not-sterile' : good.length > 0 ? 'proved' : undefined;
-  return { word, reasons: [...bad, ...good, ...aside] };
+  // Two that cannot both be true: the worse one counts until a person says which to doubt.
+  const contradict: VerdictReason[] = bad.length > 0 && good.length > 0 ? ['proofs contradict'] : [];
+  return { word, reasons: [...contradict, ...bad, ...good, ...aside] };
+}
+
+/** F0 that a middle had at most which never was hotter than this: all of the hold at its highest. */
+function mostF0(highestC: number, heldMinutes: number): number {
+  return heldMinutes * lethalRate(highestC);
 }
 
 function byClock(state: CookState, cook: Pick<Cook, 'holdMinutes'>): CookVerdict {

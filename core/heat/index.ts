@@ -28,7 +28,8 @@ export { LONGEST_HOLD_MIN, holdReaching } from './hold-reaching.js';
 export { bodyOf, characteristicM, mixedBody, type Body, type Films, type Shape } from './conduction/body.js';
 export { chanceByHold, holdForChance, type HoldChance } from './band/chance-by-hold.js';
 export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './band/draws.js';
-export { drawsAfter, type Observation } from './band/evidence.js';
+export { f0OfNineInTen } from './band/nine-in-ten.js';
+export { NEXT_COOK, drawsAfter, type About, type Observation } from './band/evidence.js';
 export { heatBand, type HeatBand, type Likely } from './band/heat-band.js';
 export {
   middleF0,

@@ -120,6 +120,7 @@ export function makeCook(
     applianceName: appliance.name,
     plannedAt: at,
     gaugeKPa: plan.gaugeKPa,
+    ...(appliance.gaugeReadsOverKPa !== undefined && { gaugeReadsOverKPa: appliance.gaugeReadsOverKPa }),
     atmosphereKPa: plan.atmosphereKPa,
     chamberC: plan.chamberC,
     holdMinutes: plan.holdMinutes,

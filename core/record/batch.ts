@@ -92,6 +92,8 @@ export const Cook = z.strictObject({
   roomC: z.number().min(5).max(40),
   /** By energy alone, before what the cooker has shown; `comeUpMinutes` is both. */
   comeUpEstimateMinutes: z.number().min(0).max(600).optional(),
+  /** What the gauge reads too much, kPa, as it was known then; taken off what it showed. */
+  gaugeReadsOverKPa: z.number().min(-50).max(50).optional(),
   /** Temperature of what went in, when it was not the room's. */
   startC: z.number().min(0).max(100).optional(),
   /** F0 that the coldest point should get, min. */

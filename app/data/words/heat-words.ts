@@ -33,10 +33,10 @@ export function chanceWords(chance: number): string {
 }
 
 /** What a band rests on. */
-export function restsOn(measured: number, band: Pick<HeatBand, 'draws'>): string {
+export function restsOn(measured: number, band: Pick<HeatBand, 'isDoubted'>): string {
   return measured === 0
     ? 'Rests on physics with figures from books; nothing was measured in these vessels yet. Practice finds the trade’s hold mostly enough.'
-    : `Rests on ${measured} ${measured === 1 ? 'measurement' : 'measurements'} in vessels like these${band.draws < 40 ? ', which agree badly' : ''}.`;
+    : `Rests on ${measured} ${measured === 1 ? 'measurement' : 'measurements'} in vessels like these${band.isDoubted ? ', which contradict each other: doubt one of them' : ''}.`;
 }
 
 /** A hold that was searched for; undefined where the search ended before it was enough. */

@@ -1,8 +1,10 @@
 import { Injectable, inject } from '@angular/core';
 import {
+  NEXT_COOK,
   USUAL_TARGET_F0,
   observationsOf,
   runOf,
+  type About,
   type Contents,
   type CookView,
   type HeatBand,
@@ -41,14 +43,17 @@ export class HeatService {
       .flatMap((c) => observationsOf(c, nowMs));
   }
 
-  /** @returns undefined for a question that was overtaken by another, or could not be answered: the page says so then */
+  /**
+   * @param about which vessel: one of another cook than those that were measured, where it is left out
+   * @returns undefined for a question that was overtaken by another, or could not be answered: the page says so then */
   band(
     kind: string,
     run: Run,
     observations: readonly Observation[],
     targetF0 = USUAL_TARGET_F0,
+    about: About = NEXT_COOK,
   ): Promise<HeatBand | undefined> {
-    return this.told(this.worker.band(kind, run, this.question(observations, targetF0)));
+    return this.told(this.worker.band(kind, run, this.question(observations, targetF0, about)));
   }
 
   /** The chance of the target at a range of holds of one plan; undefined as above. */
@@ -82,9 +87,10 @@ export class HeatService {
     }
   }
 
-  private question(observations: readonly Observation[], targetF0: number) {
+  private question(observations: readonly Observation[], targetF0: number, about: About = NEXT_COOK) {
     return {
       observations,
+      about,
       targetF0,
       draws: observations.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
       seed: BAND_SEED,

@@ -16,7 +16,8 @@ import {
   HOUR_MS,
   MINUTE_MS,
   SAFE_CORE_C,
-  coreAfter,
+  coolingLoadOf,
+  coreCooling,
   culturesInHand,
   formatNumber,
   formOf,
@@ -177,12 +178,13 @@ export class Box {
   protected readonly reading = READING_RULE;
   /** What a thermometer can be expected to show by now. */
   protected readonly likelyReading = computed(() => {
-    const { cook, state } = this.chosen()?.cook ?? {};
-    if (cook === undefined || state?.heatOffMs === undefined) {
+    const view = this.chosen()?.cook;
+    if (view?.state.heatOffMs === undefined) {
       return undefined;
     }
-    const sinceMinutes = (this.time.minute() - state.heatOffMs) / MINUTE_MS;
-    const expectedC = coreAfter(cook.chamberC, cook.roomC, sinceMinutes);
+    const { cook } = view;
+    const sinceMinutes = (this.time.minute() - view.state.heatOffMs) / MINUTE_MS;
+    const expectedC = coreCooling(coolingLoadOf(view)).coreAfter(sinceMinutes);
     return { low: cook.roomC - LIKELY_WITHIN_C, high: expectedC + LIKELY_WITHIN_C };
   });
   protected readonly settle = computed(() => {
@@ -353,10 +355,17 @@ export class Box {
   }
 }
 
-function coolness({ coolMs }: ReadyToInoculate, now: number): { cool: boolean; words: string } {
+/** When its core is cool, and from when it may be. */
+function coolness(
+  { coolMs, cook }: ReadyToInoculate,
+  now: number,
+): { cool: boolean; words: string; perhaps: string } {
   const cool = coolMs <= now;
+  const fromMs = cook?.coreCoolFromMs ?? coolMs;
   return {
     cool,
+    perhaps:
+      fromMs < coolMs ? `That is the latest; perhaps from ${shortTime(Math.max(fromMs, now), now)}.` : '',
     words: cool
       ? 'cool to the middle'
       : `core below ${temperatureWords(SAFE_CORE_C)} about ${shortTime(coolMs, now)}`,

@@ -32,7 +32,7 @@ describe('the Desk, for every medium', () => {
     expect(desk.text()).toContain('it fills 13 of 20; all of them take 580 ml');
     await desk.type(blank('Strength'), '4');
     expect(desk.text()).toContain('Stronger than the good range.');
-    expect(desk.text()).toContain('30 at the sea: the trade');
+    expect(desk.text()).toContain('20 at the sea: the trade');
   });
 
   it('asks for broth by its sugar solids and says the basis', async () => {

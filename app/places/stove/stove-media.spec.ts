@@ -133,7 +133,7 @@ describe('the Stove, for every medium', () => {
     expect(stove.text()).toContain('2 × 500 ml bottles');
     expect(stove.text()).toContain('for 20 × 90 mm dishes');
     expect(stove.text()).toContain('2 of 8 places');
-    expect(stove.text()).toContain('30 min at 15 psi');
+    expect(stove.text()).toContain('20 min at 15 psi');
     await stove.press('All so, lid on');
     await until(setup.store, (h) => h.cooks.length === 1);
     expect(setup.house().cooks[0]!.vesselIds.length).toBe(20);

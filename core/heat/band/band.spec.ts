@@ -5,6 +5,7 @@ import {
   chamberTemperature,
   drawsAfter,
   effectiveCount,
+  f0OfNineInTen,
   heatBand,
   measuredAir,
   overcook,
@@ -95,8 +96,15 @@ describe('the heat in a vessel of a run', () => {
     expect(vesselAir(1)).toBeGreaterThan(0.4);
     expect(vesselAir(10)).toBeLessThan(0.03);
     expect(middle(quartRun({ vent: 1 })) / middle(quartRun())).toBeLessThan(0.7);
-    // A thermometer in the steam has already seen what air does.
-    expect(middle(quartRun({ vent: 1, measured: true }))).toBeGreaterThan(middle(quartRun({ vent: 1 })));
+    // A thermometer beside the gauge sees the chamber's air; what stayed in the vessels it does not see.
+    expect(middle(quartRun({ vent: 1, measured: true }))).toBeCloseTo(middle(quartRun({ vent: 1 })), 9);
+    // What the gauge may be off is no doubt any more.
+    const hot = Float64Array.of(0, 0, 0, 0, 0, 2);
+    expect(runHeat(quartRun({ measured: true }), hot, 1).coreF0).toBeCloseTo(
+      middle(quartRun({ measured: true })),
+      9,
+    );
+    expect(runHeat(quartRun(), hot, 1).coreF0).toBeGreaterThan(middle(quartRun()));
   });
 
   it('air is measured where a thermometer sits beside the gauge', () => {
@@ -154,6 +162,16 @@ describe('the band', () => {
     expect(few.chance).toBeCloseTo(many.chance, 0);
   });
 
+  it('of nine in ten is told by a dozen runs as by two thousand draws, to a tenth', () => {
+    const lots = priorDraws(2000, seededRandom(9));
+    const broth: Run = { ...quartRun({ hold: 20 }), load: { kind: 'liquid', timeConstantMinutes: 5 } };
+    for (const run of [broth, { ...broth, chamber: quartRun({ hold: 120, chamberC: 111 }).chamber }]) {
+      const { low } = heatBand(run, lots, 12, 2).coreF0;
+      expect(f0OfNineInTen(run) / low).toBeGreaterThan(0.9);
+      expect(f0OfNineInTen(run) / low).toBeLessThan(1.1);
+    }
+  });
+
   it('quantiles follow the weights', () => {
     const [half, most] = weightedQuantiles([3, 1, 2], Float64Array.of(0.2, 0.5, 0.3), [0.5, 0.9]);
     expect(half).toBe(1);
@@ -187,7 +205,7 @@ describe('what measuring changes', () => {
       const width = (b: typeof after) => Math.log(b.coreF0.high / b.coreF0.low);
       expect(width(after))
         .withContext(`z ${z}`)
-        .toBeLessThan(width(before) / 2);
+        .toBeLessThan(0.6 * width(before));
       expect(real.f0).toBeGreaterThan(after.coreF0.low * 0.7);
       expect(real.f0).toBeLessThan(after.coreF0.high * 1.4);
     }
@@ -232,8 +250,9 @@ describe('what measuring changes', () => {
     expect(died.coreF0.low).toBeGreaterThan(8);
     expect(died.coreF0.high).toBeGreaterThanOrEqual(before.coreF0.high * 0.9);
     expect(lived.coreF0.high).toBeLessThan(13);
-    expect(died.chance).toBeGreaterThan(0.85);
-    expect(lived.chance).toBeLessThan(0.1);
+    // Another cook’s beds may differ: what one jar shows holds for the next only in part.
+    expect(died.chance).toBeGreaterThan(0.8);
+    expect(lived.chance).toBeLessThan(0.15);
   });
 
   it('a maximum thermometer moves it the way it reads', () => {
@@ -246,6 +265,46 @@ describe('what measuring changes', () => {
     };
     expect(hottest(-0.8)).toBeGreaterThan(0.6);
     expect(hottest(-0.8)).toBeLessThan(1.6);
+  });
+
+  it('proofs that contradict each other widen the band, and never leave it to one draw', () => {
+    const probe = (z: number): Observation => {
+      const { run, readings } = truth(z);
+      return { kind: 'probe', run, readings };
+    };
+    const spores = (survived: boolean): Observation => ({
+      kind: 'indicator',
+      run: quartRun(),
+      survived,
+      logPopulation: 6,
+      dMinutes: 1.7,
+    });
+    const width = (seen: readonly Observation[]) => {
+      const { low, high } = band(seen).coreF0;
+      return Math.log(high / low);
+    };
+    for (const [one, other] of [
+      [probe(1.5), spores(true)],
+      [probe(-1.5), spores(false)],
+      [probe(-1.2), probe(1.2)],
+      [spores(true), spores(false)],
+      [{ kind: 'maximum', run: quartRun(), celsius: 100 }, spores(false)],
+    ] satisfies [Observation, Observation][]) {
+      const both = width([one, other]);
+      const words = `${one.kind} and ${other.kind}`;
+      expect(both)
+        .withContext(words)
+        .toBeGreaterThan(0.95 * Math.min(width([one]), width([other])));
+      expect(effectiveCount(drawsAfter([one, other], 400, seededRandom(2))))
+        .withContext(words)
+        .toBeGreaterThan(50);
+    }
+    expect(band([probe(1.5), spores(true)]).isDoubted).toBe(true);
+    expect(band([probe(1.5), spores(false)]).isDoubted).toBe(false);
+    // A fast probe beside spores that lived: both ends stay possible.
+    const torn = band([probe(1.5), spores(true)]).coreF0;
+    expect(torn.low).toBeLessThan(12);
+    expect(torn.high).toBeGreaterThan(20);
   });
 
   it('keeps enough draws when what was seen was unlikely', () => {

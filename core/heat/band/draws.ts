@@ -5,21 +5,24 @@ import { DRAW_SIZE } from './uncertain-load.js';
 export interface Draws {
   readonly normals: readonly Float64Array[];
   readonly weights: Float64Array;
+  /** How likely it is, after all, that something which was measured is wrong altogether, as when two contradict; 0 to 1. */
+  readonly doubt?: number;
 }
 
 /** So many draws from what is likely before anything was measured. The same seed gives the same draws. */
-export function priorDraws(count: number, random: Random): Draws {
-  const normals = Array.from({ length: count }, () => normalRow(random));
+export function priorDraws(count: number, random: Random, size = DRAW_SIZE): Draws {
+  const normals = Array.from({ length: count }, () => normalRow(random, size));
   return { normals, weights: new Float64Array(count).fill(1 / count) };
 }
 
-function normalRow(random: Random): Float64Array {
-  const row = new Float64Array(DRAW_SIZE);
-  for (let i = 0; i < DRAW_SIZE; i += 2) {
+function normalRow(random: Random, size: number): Float64Array {
+  const row = new Float64Array(size);
+  for (let i = 0; i < size; i += 2) {
     // Box and Muller 1958.
     const length = Math.sqrt(-2 * Math.log(1 - random()));
     const angle = 2 * Math.PI * random();
     row[i] = length * Math.cos(angle);
+    // Beyond the end of an odd row nothing is kept.
     row[i + 1] = length * Math.sin(angle);
   }
   return row;

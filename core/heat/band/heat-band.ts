@@ -23,6 +23,8 @@ export interface HeatBand {
   readonly chance: number;
   /** How many equal draws the band rests on. */
   readonly draws: number;
+  /** What was measured contradicts itself: more likely than not one of it is wrong altogether. */
+  readonly isDoubted: boolean;
 }
 
 /** 8 in 10, and the middle. */
@@ -65,6 +67,7 @@ export function heatBand(run: Run, draws: Draws, targetF0: number, stepMinutes =
     uncappedF0: likelyOf(uncapped, weights),
     chance: chanceOf(f0s, weights, targetF0),
     draws: effectiveCount(draws),
+    isDoubted: (draws.doubt ?? 0) > 0.5,
   };
 }
 

@@ -15,7 +15,7 @@ export interface Run {
   readonly ventMinutes: number;
   /** When the weight went on, on the clock of `chamber`; the vessels' air is theirs from here. */
   readonly closedAtMinutes: number;
-  /** The chamber was measured by a thermometer in the steam: air and gauge are then no longer in doubt. */
+  /** The chamber was measured by a thermometer in the steam: the gauge is then no longer in doubt, the vessels' air is. */
   readonly measured?: boolean;
 }
 
@@ -105,15 +105,13 @@ export function seenByVessel(
   run: Run,
   drawn: Pick<DrawnLoad, 'purgeFactor' | 'gaugeErrorC'>,
 ): ProfilePoint[] {
-  if (run.measured === true) {
-    return [...run.chamber];
-  }
+  const gaugeErrorC = run.measured === true ? 0 : drawn.gaugeErrorC;
   const purge = VESSEL_PURGE_MIN * drawn.purgeFactor;
   return withAirPoints(run).map(({ minutes, celsius }) => {
     if (celsius <= BOILING_C || minutes < run.closedAtMinutes) {
       return { minutes, celsius };
     }
-    const real = celsius + drawn.gaugeErrorC;
+    const real = celsius + gaugeErrorC;
     const air = vesselAir(run.ventMinutes, minutes - run.closedAtMinutes, purge);
     return { minutes, celsius: steamBesideAir(real, air) };
   });

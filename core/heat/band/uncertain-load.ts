@@ -31,6 +31,8 @@ function spread(low: number, high: number): Spread {
  * the pores it is above 4e-7. From memory of the literature of wet porous beds.
  */
 export const BED_DIFFUSIVITY = spread(1.2e-7, 3.4e-7);
+/** Of its natural logarithm: vessels, cooks and households together. */
+export const BED_SIGMA = BED_DIFFUSIVITY.sigma;
 /** W/(m K), of the same beds; turns films into Biot numbers. From memory. */
 const BED_CONDUCTIVITY = 0.5;
 /** Films are known within a factor of two either way, the fill within a tenth. */

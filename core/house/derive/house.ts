@@ -80,8 +80,10 @@ export interface CookView extends CookFacts {
   readonly verdict: CookVerdict;
   readonly vesselIds: readonly VesselId[];
   readonly batches: readonly BatchId[];
-  /** When the middle of the load should be below 30 °C; refined by a reading. */
+  /** When the middle of the load is below 30 °C at the latest; refined by a reading. */
   readonly coreCoolMs?: number;
+  /** From when it may be so, if all is quick. */
+  readonly coreCoolFromMs?: number;
   readonly lastCoreRead?: FactOf<'coreRead'>;
   readonly waterLeftMl?: number;
   readonly pouredMs?: number;

@@ -1,9 +1,8 @@
-import { CANNER_COOLING_RATE, CORE_LAG_MIN } from '../../cook/canner-figures.js';
 import { cookState, takenSteps } from '../../cook/cook-state.js';
 import { contentsOf } from '../../cook/in-cooker.js';
-import { SAFE_CORE_C, coreCoolMinutes } from '../../cook/core-cooling.js';
+import { coolAfterReading, coolingLoadOf, coreCooling } from '../../cook/core-cooling.js';
+import type { CookFacts } from '../../cook/cook-heat.js';
 import { cookVerdict } from '../../cook/verdict.js';
-import { coolingMinutes } from '../../heat/cooling.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
 import type { VesselId } from '../../record/ids.js';
@@ -47,6 +46,7 @@ export function viewCook(
     }),
   );
   const [first] = batches.values();
+  const contents = first && contentsOf(first);
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('probeHeat', () => probedF0(logs));
   return {
@@ -58,12 +58,12 @@ export function viewCook(
     logs,
     coreReads,
     proofs,
-    contents: first && contentsOf(first),
+    contents,
     verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
     vesselIds: loaded.vesselIds,
     batches: [...batches.keys()],
     lastCoreRead,
-    coreCoolMs: attempt('cooling', () => coreCoolMs(cook, state.heatOffMs, lastCoreRead)),
+    ...attempt('cooling', () => coolAt({ cook, state, contents }, lastCoreRead)),
     waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
     pouredMs: msOf(lastOf(facts, 'poured')),
     probedF0: probed,
@@ -89,29 +89,22 @@ function logsThatCount(rows: readonly Log[], facts: readonly Fact[]): CookLog[] 
   return [...rows.filter((r) => r.leftOut !== true), ...typed];
 }
 
-function coreCoolMs(
-  cook: Cook,
-  heatOffMs: number | undefined,
+/** When the middle is below 30 °C: from when perhaps, and by when at the latest; a reading of the glass corrects both. */
+function coolAt(
+  cooling: Pick<CookFacts, 'cook' | 'state' | 'contents'>,
   read: FactOf<'coreRead'> | undefined,
-): number | undefined {
+): Pick<CookView, 'coreCoolMs' | 'coreCoolFromMs'> {
+  const { heatOffMs } = cooling.state;
   if (heatOffMs === undefined) {
-    return undefined;
+    return {};
   }
-  if (read === undefined) {
-    return heatOffMs + coreCoolMinutes(cook.chamberC, cook.roomC) * MINUTE_MS;
+  const load = coolingLoadOf(cooling);
+  if (read !== undefined) {
+    const coolMs = Date.parse(read.at) + coolAfterReading(load, read.celsius) * MINUTE_MS;
+    return { coreCoolMs: coolMs, coreCoolFromMs: coolMs };
   }
-  const readMs = Date.parse(read.at);
-  if (read.celsius <= SAFE_CORE_C) {
-    return readMs;
-  }
-  const target = Math.max(SAFE_CORE_C - cook.roomC, 2);
-  // A thermometer on the glass reads the outside; the core follows.
-  return (
-    readMs +
-    (coolingMinutes(Math.max(read.celsius - cook.roomC, target), target, CANNER_COOLING_RATE) +
-      CORE_LAG_MIN) *
-      MINUTE_MS
-  );
+  const { low, high } = coreCooling(load).minutes;
+  return { coreCoolMs: heatOffMs + high * MINUTE_MS, coreCoolFromMs: heatOffMs + low * MINUTE_MS };
 }
 
 function msOf(fact: Fact | undefined): number | undefined {

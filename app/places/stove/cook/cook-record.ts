@@ -167,7 +167,9 @@ export class CookRecord {
       this.band.set(undefined);
       return;
     }
-    const band = await this.heat.band('record', run, this.observations(), this.target());
+    // The vessels that were measured are few: what is told is of the others beside them.
+    const about = { of: 'sameCook', cook: view!.cook.id } as const;
+    const band = await this.heat.band('record', run, this.observations(), this.target(), about);
     if (band !== undefined) {
       this.band.set(band);
     }

@@ -17,6 +17,10 @@ const REASONS: Readonly<Record<VerdictReason, string>> = {
   'probe reached it': 'A probe in the middle logged the target.',
   'probe fell short': 'A probe in the middle logged less than the target.',
   'thermometer too low': 'The maximum thermometer stayed well below the chamber.',
+  'middle never hot enough':
+    'The maximum thermometer shows that the middle never was hot enough for long enough.',
+  'proofs contradict':
+    'The proofs contradict each other: doubt one of them, strike it in the history if it is wrong, and prove again.',
   'strip only': 'A strip that changed shows exposure, not heat in the middle.',
   'held as planned': 'Vented and held as planned. A clock is no proof of the middle.',
   'held too short': 'The hold was shorter than planned.',
