@@ -1,5 +1,5 @@
 import type { Advice, LibraryFlag } from '../../../core/index';
-import { listed } from './culture-words';
+import { listed } from './held-words';
 
 /** What is to be said of an isolate as a whole, in a word or two. */
 export const FLAG_WORDS: Readonly<Record<LibraryFlag, string>> = {

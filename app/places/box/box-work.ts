@@ -30,14 +30,8 @@ import { Scans } from '../../data/devices/scans';
 import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import { capital } from '../../data/words/capital';
-import {
-  MISHAP_WORDS,
-  PROMPT_DONE,
-  PROMPT_WORDS,
-  closeWords,
-  howWords,
-  nounOf,
-} from '../../data/words/culture-words';
+import { MISHAP_WORDS } from '../../data/words/culture-words';
+import { PROMPT_DONE, PROMPT_WORDS, closeWords, howWords, nounOf } from '../../data/words/transfer-words';
 import { countWords } from '../../data/words/due-words';
 import { doseFigure, doseWords } from '../../data/words/measure-words';
 import { Labels } from '../../pieces/labels';

@@ -34,7 +34,7 @@ import { Keys } from '../../data/devices/keys';
 import { Scans } from '../../data/devices/scans';
 import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
-import { heldWords } from '../../data/words/culture-words';
+import { heldWords } from '../../data/words/held-words';
 import { doseWords, temperatureWords } from '../../data/words/measure-words';
 import { shortTime, vesselCount } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
