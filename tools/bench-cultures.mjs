@@ -1,7 +1,4 @@
-import { mkdirSync } from 'node:fs';
-import { resolve } from 'node:path';
-import { bringIn, watchLongTasks } from './bench-page.mjs';
-import { runBin } from './run.mjs';
+import { archiveFile, bringIn, watchLongTasks } from './bench-page.mjs';
 
 const FAMILY = 5000;
 const OPENINGS = 5;
@@ -30,14 +27,7 @@ export async function cultureTimes(browser, origin) {
 }
 
 async function timeLineage(browser, origin) {
-  mkdirSync('test-results', { recursive: true });
-  const file = resolve('test-results', 'family.zip');
-  const { code, output } = await runBin('tsx/dist/cli.mjs', ['tools/write-family.ts', FAMILY, file], {
-    quiet: true,
-  });
-  if (code !== 0) {
-    throw new Error(`The family could not be written: ${output}`);
-  }
+  const file = await archiveFile('tools/write-family.ts', 'family', [FAMILY]);
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',

@@ -47,7 +47,8 @@ const RUN: Run = {
 /** Three parts in a thousand of F0: what the grid is held to when it is timed. */
 const GRID_WITHIN = 0.003;
 
-function timed(act: () => unknown, runs = RUNS, warm = WARM): number[] {
+/** Times of some work in ms, once the engine knows it. */
+export function timed(act: () => unknown, runs = RUNS, warm = WARM): number[] {
   for (let i = 0; i < warm; i++) {
     act();
   }

@@ -1,12 +1,11 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { bringIn, heapOf, lookPresses, watchLongTasks } from './bench-page.mjs';
+import { archiveFile, bringIn, heapOf, lookPresses, watchLongTasks } from './bench-page.mjs';
 import { readingRows, readingTable } from './bench-readings.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
-import { runBin } from './run.mjs';
 import { say } from './say.mjs';
 
 /** Sizes and shapes of houses; what a household of ten busy years comes to is the last. */
@@ -29,7 +28,7 @@ export async function largeRows(executablePath, dist = 'dist', only = '') {
   const rows = [];
   for (const [shape, words] of Object.entries(SHAPES)) {
     for (const size of SIZES.filter((s) => `${shape}-${s}`.includes(only))) {
-      const file = await archiveFile(size, shape);
+      const file = await archiveFile('tools/write-large.ts', `large-${shape}-${size}`, [size, shape]);
       const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
       const found = await oneHouse(browser, origin, file);
       await browser.close();
@@ -38,18 +37,6 @@ export async function largeRows(executablePath, dist = 'dist', only = '') {
   }
   await stop(server);
   return rows;
-}
-
-async function archiveFile(size, shape) {
-  mkdirSync('test-results', { recursive: true });
-  const path = resolve('test-results', `large-${shape}-${size}.zip`);
-  const { code, output } = await runBin('tsx/dist/cli.mjs', ['tools/write-large.ts', size, shape, path], {
-    quiet: true,
-  });
-  if (code !== 0) {
-    throw new Error(`The large house could not be written: ${output}`);
-  }
-  return path;
 }
 
 async function oneHouse(browser, origin, file) {
@@ -85,7 +72,6 @@ async function oneHouse(browser, origin, file) {
   return { opened, longest, walked, presses, heap, rowsIn, inMs, outMs };
 }
 
-/** Runs in the page before the app: remembers the longest task. */
 async function takeOut(context, origin) {
   const page = await context.newPage();
   await page.goto(`${origin}/demo/ledger?tab=archive`);

@@ -1,3 +1,7 @@
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { runBin } from './run.mjs';
+
 /**
  * Looks at the first jar of the Shelf that is open, time after time.
  * @returns ms from each press to the frame that shows it, without those that warm up
@@ -57,4 +61,15 @@ export async function bringIn(context, origin, file) {
   const words = await said.textContent();
   await page.close();
   return { rowsIn: Number(/(\d[\d\s,]*)/.exec(words)?.[1].replace(/\D/g, '')), inMs };
+}
+
+/** An archive of a house that a script writes, given what the house is like and last where to. @returns its path */
+export async function archiveFile(script, name, args) {
+  mkdirSync('test-results', { recursive: true });
+  const path = resolve('test-results', `${name}.zip`);
+  const { code, output } = await runBin('tsx/dist/cli.mjs', [script, ...args, path], { quiet: true });
+  if (code !== 0) {
+    throw new Error(`The house of ${name} could not be written: ${output}`);
+  }
+  return path;
 }

@@ -1,4 +1,4 @@
-import { heatTimes, type HeatTime } from './bench-heat.js';
+import { heatTimes, timed, type HeatTime } from './bench-heat.js';
 import { askFamily, layFamily, oneFamily } from './bench-lineage.js';
 
 const RUNS = 21;
@@ -12,21 +12,13 @@ export function workerTimes(): readonly HeatTime[] {
     ...heatTimes(),
     {
       what: `lineage of one of ${FAMILY} vessels: family, batches, kin, generation`,
-      times: timesOf(() => askFamily(house, first)),
+      times: timed(() => askFamily(house, first), RUNS, WARM),
       aim: 'below 20 ms',
     },
     {
       what: `the same with every batch unfolded, laid out`,
-      times: timesOf(() => layFamily(house, first)),
+      times: timed(() => layFamily(house, first), RUNS, WARM),
       aim: 'below 1000 ms',
     },
   ];
-}
-
-function timesOf(work: () => unknown): readonly number[] {
-  return Array.from({ length: RUNS + WARM }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  }).slice(WARM);
 }

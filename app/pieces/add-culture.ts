@@ -30,6 +30,7 @@ import { isSound, valueOf } from './form/form-state';
 import { PickField } from './form/pick-field';
 import { TextField } from './form/text-field';
 import { ownSpecies } from './own-species';
+import { speciesChoices } from './species-choices';
 import { ToldAmount, ToldAmountFields } from './told-amount';
 import { ToldOriginFields, originForm, originIn } from './told-origin';
 
@@ -120,10 +121,7 @@ export class AddCulture {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly kinds = computed<readonly Choice[]>(() => [
-    ...(this.store.house()?.records.species ?? []).map(({ id, name, latin }) => ({
-      value: id,
-      words: `${name} (${latin})`,
-    })),
+    ...speciesChoices(this.store.house()),
     { value: ANOTHER, words: 'Another species' },
   ]);
   private readonly vessels = computed(() => {

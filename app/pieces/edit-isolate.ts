@@ -6,10 +6,10 @@ import type { Isolate } from '../../core/index';
 import { Definitions } from '../data/journal/definitions';
 import { HouseStore } from '../data/store/house-store';
 import { checkedBy, typedLine } from './form/checked-by';
-import type { Choice } from './form/choice-field';
 import { isSound } from './form/form-state';
 import { PickField } from './form/pick-field';
 import { TextField } from './form/text-field';
+import { speciesChoices } from './species-choices';
 
 const NAME = typedLine({ label: 'Isolate' });
 
@@ -49,12 +49,7 @@ export class EditIsolate {
   private readonly dialog = inject<MatDialogRef<EditIsolate>>(MatDialogRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
-  protected readonly species = computed<readonly Choice[]>(() =>
-    (this.store.house()?.records.species ?? []).map(({ id, name, latin }) => ({
-      value: id,
-      words: `${name} (${latin})`,
-    })),
-  );
+  protected readonly species = computed(() => speciesChoices(this.store.house()));
   protected readonly speciesId = signal(this.isolate.speciesId);
   protected readonly form = new FormGroup({
     name: new FormControl(this.isolate.name, { nonNullable: true, validators: checkedBy(() => NAME) }),

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { FormControl, FormGroup } from '@angular/forms';
 import { format, startOfDay } from 'date-fns';
-import { HowItCame, type CultureForm, type Origin } from '../../core/index';
+import { HowItCame, isMycelium, type CultureForm, type Origin } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { checkedBy, typedNumberOrNothing } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
@@ -30,11 +30,6 @@ export function originForm({ how = 'bought', from = '', on, transfers }: Origin 
       validators: checkedBy(() => TRANSFERS),
     }),
   });
-}
-
-/** Spores and tissue are where counting begins. */
-export function isMycelium(form: CultureForm): boolean {
-  return !['print', 'spores', 'tissue'].includes(form);
 }
 
 /** Of a sound form only. */

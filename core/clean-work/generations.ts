@@ -1,4 +1,4 @@
-import { formOf } from '../culture/form.js';
+import { formOf, isMycelium } from '../culture/form.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import type { VesselId } from '../record/ids.js';
 
@@ -55,7 +55,7 @@ function ofOne(
     const giver = house.vesselById.get(source);
     const form = giver && formOf(giver.batch);
     // Spores and tissue begin a culture; what is drawn into a syringe is the same one.
-    const isNew = form !== 'spores' && form !== 'print' && form !== 'tissue' && view.state.drawn !== true;
+    const isNew = (form === undefined || isMycelium(form)) && view.state.drawn !== true;
     const isGrainToGrain = form === 'grain' && formOf(view.batch) === 'grain';
     return {
       transfers: Math.max(oldest.transfers, from.transfers + (isNew ? 1 : 0)),

@@ -1,5 +1,5 @@
 import { compareRanks } from '../base/collections.js';
-import { formOf, type CultureForm } from '../culture/form.js';
+import { formOf, isMycelium, type CultureForm } from '../culture/form.js';
 import { transferOf, type KindOfWork } from '../culture/transfers.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { partsToSow } from '../house/to-inoculate.js';
@@ -88,7 +88,7 @@ function dirtOf({ sources }: Job, house: House, nowMs: number): number {
         const { word } = plateTestOf(source, house, nowMs);
         return word === 'dirty' ? 2 : word === 'clean' ? 0 : 1;
       }
-      return form === 'tissue' || form === 'print' || form === 'spores' ? 1 : 0;
+      return isMycelium(form) ? 0 : 1;
     }),
     0,
   );

@@ -5,6 +5,7 @@ import { chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
 import { GAP_MS, asProfile, readingsOf, type CookLog, type Reading } from '../readings/measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
+import { trueGaugeKPa } from './pot.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import { MINUTE_MS } from '../base/time.js';
 
@@ -72,7 +73,7 @@ function chamberReadings(
   }
   // A gauge at zero says nothing of a pot that is not boiling yet.
   const gauge = readingsOf(logs, 'gaugeKPa')
-    .map((r) => ({ ...r, value: r.value - (cook.gaugeReadsOverKPa ?? 0) }))
+    .map((r) => ({ ...r, value: trueGaugeKPa(cook, r.value) }))
     .filter((r) => inTime(r) && r.value > 1);
   return {
     points: shifted(

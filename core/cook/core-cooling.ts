@@ -3,11 +3,12 @@ import { respond } from '../heat/conduction/respond.js';
 import { excessAfter } from '../heat/cooling.js';
 import type { Likely } from '../heat/band/heat-band.js';
 import type { ProfilePoint } from '../heat/lethality.js';
-import { shippedVesselTypes } from '../formula/shipped-vessel-types.js';
+import { valueAt } from '../heat/value-at.js';
 import { MINUTE_MS } from '../base/time.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { CookFacts } from './cook-heat.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
+import { shippedVessel } from './shipped-vessel.js';
 
 /** The middle must be below this before a culture goes in. Common practice, no source. */
 export const SAFE_CORE_C = 30;
@@ -71,6 +72,9 @@ const LONGEST_MIN = 2400;
 /** The middle of what cools slowly needs no faster modes. */
 const SETTLE_MIN = 15;
 
+/** What the trade says its holds of. */
+const QUART: Contents = { vessel: shippedVessel('quart-jar'), stage: 'grain' };
+
 /** The same load is asked for at every look at the house. */
 const known = new Map<string, CoreCooling>();
 const MOST_KNOWN = 200;
@@ -99,8 +103,8 @@ export function coreCooling(load: CoolingLoad): CoreCooling {
       middle: minutesUntil(middle.core, target),
       high: minutesUntil(slow.core, target),
     },
-    coreAfter: (minutes) => valueAt(slow.core, minutes),
-    glassAfter: (minutes) => valueAt(slow.glass, minutes),
+    coreAfter: (minutes) => valueAt(slow.core, STEP_MIN, minutes),
+    glassAfter: (minutes) => valueAt(slow.glass, STEP_MIN, minutes),
   };
   if (known.size >= MOST_KNOWN) {
     known.clear();
@@ -196,14 +200,3 @@ function minutesUntil(core: Float64Array, targetC: number): number {
   const share = before > here ? (before - targetC) / (before - here) : 0;
   return Math.max(0, (at - 1 + share) * STEP_MIN);
 }
-
-function valueAt(course: Float64Array, minutes: number): number {
-  const place = Math.min(Math.max(minutes / STEP_MIN, 0), course.length - 1);
-  const before = Math.min(Math.floor(place), course.length - 2);
-  return course[before]! + (place - before) * (course[before + 1]! - course[before]!);
-}
-
-const QUART: Contents = {
-  vessel: shippedVesselTypes('2026-01-01T00:00:00.000Z').find((v) => v.id === 'quart-jar')!,
-  stage: 'grain',
-};

@@ -1,6 +1,7 @@
 import type { Cook } from '../record/batch.js';
 import type { CookStep } from '../record/entry.js';
 import { chamberTemperature } from '../steam/chamber.js';
+import { trueGaugeKPa } from './pot.js';
 import { holdLeftMinutes, type CookState } from './cook-state.js';
 
 /** What an instrument shows at one moment. */
@@ -33,8 +34,7 @@ export function stepShown(
   state: CookState,
   shown: readonly Shown[],
 ): { readonly step: CookStep; readonly atMs: number } | undefined {
-  const over = cook.gaugeReadsOverKPa ?? 0;
-  const recent = shown.map((one) => ({ ...one, gaugeKPa: one.gaugeKPa - over }));
+  const recent = shown.map((one) => ({ ...one, gaugeKPa: trueGaugeKPa(cook, one.gaugeKPa) }));
   const last = recent[recent.length - 1];
   if (last === undefined) {
     return undefined;
@@ -73,8 +73,8 @@ export function stepShown(
       );
     case 'holding': {
       const below = since((s) => s.gaugeKPa < target - SLACK_KPA);
-      const isOver = below !== undefined && holdLeftMinutes(state, cook, below) <= 0;
-      return found(isOver ? 'heatOff' : 'pressureLost', below);
+      const over = below !== undefined && holdLeftMinutes(state, cook, below) <= 0;
+      return found(over ? 'heatOff' : 'pressureLost', below);
     }
     default:
       return undefined;

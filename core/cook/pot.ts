@@ -7,11 +7,14 @@ export function isPressureCooker(appliance: Pick<Appliance, 'kind'>): boolean {
   return UNDER_PRESSURE.includes(appliance.kind);
 }
 
+/** An appliance, or a cook with what was known of its gauge then. */
+type Tested = Pick<Appliance, 'gaugeReadsOverKPa'>;
+
 /** What the gauge must show for a true pressure, and the other way. */
-export function shownGaugeKPa(appliance: Pick<Appliance, 'gaugeReadsOverKPa'>, trueKPa: number): number {
-  return trueKPa + (appliance.gaugeReadsOverKPa ?? 0);
+export function shownGaugeKPa(tested: Tested, trueKPa: number): number {
+  return trueKPa + (tested.gaugeReadsOverKPa ?? 0);
 }
 
-export function trueGaugeKPa(appliance: Pick<Appliance, 'gaugeReadsOverKPa'>, shownKPa: number): number {
-  return shownKPa - (appliance.gaugeReadsOverKPa ?? 0);
+export function trueGaugeKPa(tested: Tested, shownKPa: number): number {
+  return shownKPa - (tested.gaugeReadsOverKPa ?? 0);
 }

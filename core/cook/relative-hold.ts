@@ -8,6 +8,7 @@ import { chamberTemperature } from '../steam/chamber.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
 import { plannedChamber, type PlannedRun } from './planned-chamber.js';
 import type { TradeHold } from './trade-holds.js';
+import { USUAL_TARGET_F0 } from './verdict.js';
 
 export const TRADE_GAUGE_PSI = 15;
 /** The same as a gauge pressure in kPa. */
@@ -15,8 +16,6 @@ export const TRADE_GAUGE_KPA = convert(TRADE_GAUGE_PSI, 'psi', 'kPa');
 /** Trade holds are said of a cooker that started cold in a room of 20 °C, at the sea, well vented. */
 const TRADE_ROOM_C = 20;
 const TRADE_VENT_MIN = 10;
-/** Overkill: more of it only browns. Domain practice. */
-const ENOUGH_F0 = 12;
 
 /** A run of these contents, as far as the heat in them depends on it. */
 export function runOf(contents: Contents, planned: PlannedRun, initialCelsius = planned.roomC): Run {
@@ -70,7 +69,7 @@ export function relativeHold(
     return same;
   }
   // In cooler steam the school's whole F0 would spoil sugar long after every spore is dead.
-  const enough = holdReaching((holdMinutes) => f0OfNineInTen(runAt(holdMinutes)), ENOUGH_F0);
+  const enough = holdReaching((holdMinutes) => f0OfNineInTen(runAt(holdMinutes)), USUAL_TARGET_F0);
   const least = Math.min(same ?? Infinity, enough ?? Infinity);
   return least === Infinity ? undefined : Math.max(least, tradeMinutes);
 }

@@ -1,5 +1,5 @@
 import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
-import { shippedVesselTypes } from '../formula/shipped-vessel-types.js';
+import { shippedVessel } from './shipped-vessel.js';
 
 /** A hold that many use at 15 psi at the sea. Common practice, no source. */
 export interface TradeSchool {
@@ -77,8 +77,6 @@ const HOLDS: readonly {
   },
 ];
 
-const VESSELS = shippedVesselTypes('2026-01-01T00:00:00.000Z');
-
 /**
  * Bags and large vessels take longer, since their middle is farther from the steam. Liquids mix themselves and
  * brown when they are held long.
@@ -92,6 +90,6 @@ export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold
     most: long.minutes,
     words,
     schools,
-    reference: { vessel: VESSELS.find((v) => v.id === vesselId)!, stage: said },
+    reference: { vessel: shippedVessel(vesselId), stage: said },
   };
 }

@@ -1,7 +1,7 @@
 export { heldAtFirst, unitOf, usualContent, wedgesOf } from './amounts.js';
 export { countingsOf, unitsEach, type Counting } from './counting.js';
 export { DEAD_ML, drawOff, type DrawOff } from './draw-off.js';
-export { formOf, type CultureForm } from './form.js';
+export { formOf, isMycelium, type CultureForm } from './form.js';
 export { keepsDays, type Keeping } from './keeping.js';
 export { fitLine, radialGrowth, type LineFit, type RadialGrowth, type RadiusMark } from './radial-growth.js';
 export { RECEIVED_IN, receivedAs } from './received-as.js';

@@ -1,3 +1,4 @@
+import { TENTH_Z } from '../base/normal.js';
 import { CoreError, requireWithin } from '../base/errors.js';
 
 export interface ColonizationMark {
@@ -33,8 +34,6 @@ export const FULL = 0.95;
 const FULL_LOGIT = Math.log(FULL / (1 - FULL));
 /** People judge a jar to about ±7 points (from memory). */
 const MARK_SD = 0.07;
-/** Half-width of an 8-in-10 interval in standard deviations (normal distribution). */
-const EIGHT_IN_TEN = 1.2816;
 /** Without a species: grain is full on day 9 to 28 (common practice, no source). */
 const ANY_GRAIN: ColonizationPrior = { fullDay: 17, low: 10, high: 27 };
 /** The midpoint comes at about 60 % of the full day (from memory); the rate may differ twofold. */
@@ -79,7 +78,7 @@ export function fitColonization(
   const { mid, logRate } = optimum;
   const rate = Math.exp(logRate);
   const fullDay = mid + FULL_LOGIT / rate;
-  const half = EIGHT_IN_TEN * optimum.fullSd;
+  const half = TENTH_Z * optimum.fullSd;
   const lastDay = points[points.length - 1]?.day ?? 0;
   return {
     fullDay,
@@ -121,7 +120,7 @@ function minimize(points: Points, prior: ColonizationPrior, weight: number): Opt
   const priorMid = prior.fullDay * MID_SHARE;
   const priorLogRate = Math.log(FULL_LOGIT / (prior.fullDay - priorMid));
   // The full day's spread is shared between midpoint and rate so that together they give the prior's range.
-  const fullSd = (prior.high - prior.low) / (2 * EIGHT_IN_TEN);
+  const fullSd = (prior.high - prior.low) / (2 * TENTH_Z);
   const rateToFull = (prior.fullDay - priorMid) * LOG_RATE_SD;
   const midSd = Math.sqrt(Math.max(fullSd ** 2 - Math.min(rateToFull, fullSd * 0.8) ** 2, 0.01));
   const rateSd = Math.min(LOG_RATE_SD, (fullSd * 0.8) / (prior.fullDay - priorMid));

@@ -1,6 +1,7 @@
 import { DAY_MS } from '../base/time.js';
 import { formOf, type CultureForm } from '../culture/form.js';
 import type { House, VesselView } from './derive/house.js';
+import { placeAfter } from './running.js';
 
 /** What slept for so long wakes slowly. From memory. */
 const ASLEEP_DAYS = 14;
@@ -20,9 +21,11 @@ export function isRevived({ batch, state }: VesselView, house: House): boolean {
     }
     const facts = house.workings.index.ofVessel.get(id) ?? [];
     const moved = facts.findLast((fact) => fact.kind === 'moved' && fact.at <= inoculatedAt);
-    // What came in and was put nowhere is kept cold.
-    const inFridge = moved?.kind === 'moved' ? moved.place === 'fridge' : source.batch.holds !== undefined;
+    const put = moved?.kind === 'moved' ? moved.place : undefined;
     const since = moved?.at ?? source.batch.madeAt;
-    return inFridge && Date.parse(inoculatedAt) - Date.parse(since) >= ASLEEP_DAYS * DAY_MS;
+    return (
+      placeAfter(put, source.batch) === 'fridge' &&
+      Date.parse(inoculatedAt) - Date.parse(since) >= ASLEEP_DAYS * DAY_MS
+    );
   });
 }

@@ -1,3 +1,4 @@
+import type { Batch } from '../record/batch.js';
 import { heldAtFirst } from '../culture/amounts.js';
 import { FULL, expectedFraction } from '../growth/fit-colonization.js';
 import type { Place } from '../record/entry.js';
@@ -42,9 +43,14 @@ export function isUsedUp({ batch, remaining, remainingUnit }: VesselView): boole
     : remaining < LEAST[remainingUnit];
 }
 
-/** Where a vessel stands: what came in and was put nowhere is kept cold. */
+/** Where a vessel stands. */
 export function placeOfVessel({ batch, state }: VesselView): Place {
-  return state.place ?? (batch.holds === undefined ? 'shelf' : 'fridge');
+  return placeAfter(state.place, batch);
+}
+
+/** Where a vessel stands once it was put somewhere, or nowhere: what came in is then kept cold. */
+export function placeAfter(put: Place | undefined, batch: Pick<Batch, 'holds'>): Place {
+  return put ?? (batch.holds === undefined ? 'shelf' : 'fridge');
 }
 
 /** Vessels of a batch that run, are sound and are worth a look: not in the fridge, not used up. */

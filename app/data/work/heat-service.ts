@@ -45,7 +45,8 @@ export class HeatService {
 
   /**
    * @param about which vessel: one of another cook than those that were measured, where it is left out
-   * @returns undefined for a question that was overtaken by another, or could not be answered: the page says so then */
+   * @returns undefined for a question that was overtaken by another, or could not be answered: the page says so then
+   */
   band(
     kind: string,
     run: Run,
@@ -69,7 +70,7 @@ export class HeatService {
       holdMinutes,
       run: runOf(contents, { ...planned, holdMinutes }, startC),
     }));
-    return this.told(this.worker.holds(kind, runs, this.question(observations, targetF0)));
+    return this.told(this.worker.holds(kind, runs, this.question(observations, targetF0, NEXT_COOK)));
   }
 
   private async told<T>(answer: Promise<T | undefined>): Promise<T | undefined> {
@@ -87,7 +88,7 @@ export class HeatService {
     }
   }
 
-  private question(observations: readonly Observation[], targetF0: number, about: About = NEXT_COOK) {
+  private question(observations: readonly Observation[], targetF0: number, about: About) {
     return {
       observations,
       about,

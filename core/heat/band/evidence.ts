@@ -1,5 +1,7 @@
+import { TENTH_Z } from '../../base/normal.js';
 import type { Random } from '../../record/new-id.js';
 import { effectiveCount, priorDraws, type Draws } from './draws.js';
+import { valueAt } from '../value-at.js';
 import { runHeat, type Run } from './run-heat.js';
 import { BED_SIGMA, DRAW_SIZE } from './uncertain-load.js';
 
@@ -43,10 +45,10 @@ const READINGS_COUNTED = 6;
 const OFFSET_SIGMA_C = 1.5;
 const MAXIMUM_SIGMA_C = 0.5;
 /** Beds of one cook differ by 12 % (8 in 10), the means of two cooks by 10 %. Our estimate. */
-const VESSEL_SIGMA = 0.12 / 1.2816;
-const COOK_SIGMA = 0.1 / 1.2816;
+const VESSEL_SIGMA = 0.12 / TENTH_Z;
+const COOK_SIGMA = 0.1 / TENTH_Z;
 /** What D is printed on an indicator holds within a fifth either way (8 in 10). From memory. */
-const D_SIGMA = Math.log(1.2) / 1.2816;
+const D_SIGMA = Math.log(1.2) / TENTH_Z;
 /**
  * One proof in a thousand is wrong altogether: the wrong jar, a slipped probe, a cap left loose. So two that cannot both
  * be true leave both possible. Our choice.
@@ -113,32 +115,18 @@ function bedsOf(observations: readonly Observation[], about: About): readonly Fl
   const total = BED_SIGMA ** 2;
   const inCook = (total - VESSEL_SIGMA ** 2) / total;
   const inHouse = (total - VESSEL_SIGMA ** 2 - COOK_SIGMA ** 2) / total;
-  const cookOf = (i: number) => observations[i]!.cook ?? i;
-  const together = (i: number, j: number): number => {
-    if (i === j) {
-      return 1;
-    }
-    if (i < observations.length) {
-      return cookOf(i) === cookOf(j) ? inCook : inHouse;
-    }
-    return about.of === 'nextCook'
-      ? inHouse
-      : about.of === 'sameCook'
-        ? cookOf(j) === about.cook
-          ? inCook
-          : inHouse
-        : j === about.observation
-          ? 1
-          : cookOf(j) === cookOf(about.observation)
-            ? inCook
-            : inHouse;
-  };
+  const vessels: readonly InCook[] = [
+    ...observations.map(({ cook }, i) => ({ vessel: i, cook: cook ?? i })),
+    vesselAsked(observations, about),
+  ];
+  const together = (one: InCook, other: InCook) =>
+    one.vessel === other.vessel ? 1 : one.cook === other.cook ? inCook : inHouse;
   const root: Float64Array[] = [];
-  for (let i = 0; i <= observations.length; i++) {
+  for (let i = 0; i < vessels.length; i++) {
     const own = new Float64Array(i + 1);
     for (let j = 0; j <= i; j++) {
       const other = j === i ? own : root[j]!;
-      let rest = together(i, j);
+      let rest = together(vessels[i]!, vessels[j]!);
       for (let k = 0; k < j; k++) {
         rest -= own[k]! * other[k]!;
       }
@@ -148,6 +136,25 @@ function bedsOf(observations: readonly Observation[], about: About): readonly Fl
     root.push(own);
   }
   return root;
+}
+
+/** A vessel, and the cook that it stood in. */
+interface InCook {
+  readonly vessel: number;
+  readonly cook: string | number;
+}
+
+/** The one that is asked about: one that was seen, another of its cook, or one of a cook that nothing was seen of. */
+function vesselAsked(observations: readonly Observation[], about: About): InCook {
+  const unseen = observations.length;
+  switch (about.of) {
+    case 'sameVessel':
+      return { vessel: about.observation, cook: observations[about.observation]?.cook ?? about.observation };
+    case 'sameCook':
+      return { vessel: unseen, cook: about.cook };
+    case 'nextCook':
+      return { vessel: unseen, cook: unseen };
+  }
 }
 
 /** The six normals of a vessel's load: its bed, and what all vessels share. */
@@ -197,7 +204,13 @@ function logLikelihood(seen: Observation, load: Float64Array): number {
     case 'probe':
       return logOfProbe(
         seen.readings.map(
-          (r) => r.celsius - at(heat.coreCelsius, heat.minutes, r.minutes - seen.run.chamber[0]!.minutes),
+          (r) =>
+            r.celsius -
+            valueAt(
+              heat.coreCelsius,
+              heat.minutes[1]! - heat.minutes[0]!,
+              r.minutes - seen.run.chamber[0]!.minutes,
+            ),
         ),
       );
     case 'maximum': {
@@ -231,13 +244,6 @@ function chanceOfSpores(
 ): number {
   const left = 10 ** Math.min(logPopulation - coreF0 / (dMinutes * Math.exp(D_SIGMA * z)), 3);
   return survived ? -Math.expm1(-left) : Math.exp(-left);
-}
-
-function at(values: Float64Array, minutes: Float64Array, when: number): number {
-  const step = minutes[1]! - minutes[0]!;
-  const place = Math.min(Math.max(when / step, 0), values.length - 1);
-  const before = Math.min(Math.floor(place), values.length - 2);
-  return values[before]! + (place - before) * (values[before + 1]! - values[before]!);
 }
 
 function squared(row: Float64Array): number {

@@ -1,8 +1,7 @@
+import { TENTH_Z } from '../../base/normal.js';
 import { runHeat, type Run } from './run-heat.js';
 import { DRAW_SIZE } from './uncertain-load.js';
 
-/** Standard deviations below the middle that one in ten falls short of. */
-const ONE_IN_TEN = 1.2816;
 const STEP_MINUTES = 1;
 
 /**
@@ -21,5 +20,5 @@ export function f0OfNineInTen(run: Run): number {
   };
   const slopes = row.map((_, i) => (logAt(i, 1) - logAt(i, -1)) / 2);
   const steepness = Math.sqrt(slopes.reduce((sum, slope) => sum + slope * slope, 0));
-  return f0At(steepness > 0 ? slopes.map((slope) => (-ONE_IN_TEN * slope) / steepness) : row);
+  return f0At(steepness > 0 ? slopes.map((slope) => (-TENTH_Z * slope) / steepness) : row);
 }

@@ -1,3 +1,4 @@
+import { TENTH_Z } from '../../base/normal.js';
 import type { Films, Shape } from '../conduction/body.js';
 
 /** What stands in the cooker, as heat sees it. */
@@ -20,7 +21,7 @@ interface Spread {
 }
 
 /** ln of 10th to 90th percentile of a normal, in standard deviations. */
-const EIGHT_IN_TEN = 2 * 1.2816;
+const EIGHT_IN_TEN = 2 * TENTH_Z;
 
 function spread(low: number, high: number): Spread {
   return { middle: Math.sqrt(low * high), sigma: Math.log(high / low) / EIGHT_IN_TEN };
@@ -43,7 +44,7 @@ const LAG_SIGMA = spread(1 / 1.6, 1.6).sigma;
 /** How fast the vessels lose their air: a factor of 1.7 either way. */
 const PURGE_SIGMA = spread(1 / 1.7, 1.7).sigma;
 /** A gauge that was not tested may be off by 1 °C either way (8 in 10). */
-const GAUGE_SIGMA_C = 1 / 1.2816;
+const GAUGE_SIGMA_C = 1 / TENTH_Z;
 
 /** Numbers of a standard normal that one draw of a load needs. */
 export const DRAW_SIZE = 6;
