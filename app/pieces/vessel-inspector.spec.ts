@@ -1,7 +1,9 @@
 import type { VesselView } from '../../core/index';
+import { Journal } from '../data/journal/journal';
 import { Keys } from '../data/devices/keys';
 import { TestBed } from '@angular/core/testing';
 import { demoHouse, type SpecHouse } from '../testing/house';
+import { pictureFile } from '../testing/picture';
 import { render, type Rendered } from '../testing/render';
 import { VesselInspector } from './vessel-inspector';
 
@@ -89,6 +91,20 @@ describe('one vessel, large', () => {
     await page.fill('Note', 'and again');
     await page.press(/^75 %/);
     expect(vessel('G27-15').state.notes.map((n) => n.text)).toEqual(['white and <b>even</b>', 'and again']);
+  });
+
+  it('keeps a photo with a look and shows it; a look that is taken back takes its photo along', async () => {
+    await open('G27-15');
+    await page.give(await pictureFile(40, 30));
+    await page.until(/Photo taken/);
+    await page.press('Save the note');
+    await look('G27-15');
+    await page.until(/G27-15, \d+ \w+ \d{4}/);
+    expect(page.host.querySelectorAll('nw-photos img').length).toBe(1);
+    expect(page.has('Photo taken')).toBe(false);
+    await TestBed.inject(Journal).undo();
+    await look('G27-15');
+    expect(page.host.querySelector('nw-photos img')).toBeNull();
   });
 
   it('forgets what was begun when another is opened', async () => {

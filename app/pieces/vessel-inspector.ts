@@ -11,7 +11,6 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
@@ -34,13 +33,10 @@ import {
   type Radius,
   type VesselView,
 } from '../../core/index';
-import { messageOf } from '../data/words/message-of';
-import { photoFrom } from '../data/devices/photo';
 import { HouseStore } from '../data/store/house-store';
 import { capital } from '../data/words/capital';
 import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
-import { PhotoStore } from '../data/store/photo-store';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, dayWords, rangeWords } from '../data/words/words';
@@ -48,6 +44,8 @@ import { Keys } from '../data/devices/keys';
 import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
 import { Labels } from './labels';
+import { PhotoPicker } from './photo-picker';
+import { Photos } from './photos';
 import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
 import { VesselGlyph } from './vessel-glyph';
@@ -65,10 +63,11 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
   imports: [
     FateList,
     MatButton,
-    MatIcon,
     MatMenu,
     MatMenuItem,
     MatMenuTrigger,
+    PhotoPicker,
+    Photos,
     PlateLook,
     Plaque,
     RouterLink,
@@ -89,7 +88,6 @@ export class VesselInspector {
 
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
-  private readonly photos = inject(PhotoStore);
   private readonly store = inject(HouseStore);
   private readonly dialogs = inject(Dialogs);
   private readonly print = inject(Labels);
@@ -103,9 +101,10 @@ export class VesselInspector {
   protected readonly suspecting = signal(false);
   protected readonly note = new FormControl('', { nonNullable: true });
   protected readonly noteText = valueOf(this.note);
-  protected readonly problem = signal('');
-  protected readonly pictures = signal<readonly string[]>([]);
-  private readonly photo = signal<Photo | undefined>(undefined);
+  protected readonly photos = computed(() =>
+    this.vessel().state.photoIds.map((id) => ({ id, code: this.vessel().code })),
+  );
+  protected readonly photo = signal<Photo | undefined>(undefined);
   protected readonly hasPhoto = computed(() => this.photo() !== undefined);
 
   protected readonly form = computed(() => formOf(this.vessel().batch));
@@ -187,29 +186,13 @@ export class VesselInspector {
 
   constructor() {
     const id = computed(() => this.vessel().vessel.id);
-    effect((onCleanup) => {
-      const vesselId = id();
-      let addresses: readonly string[] = [];
-      let gone = false;
+    effect(() => {
+      id();
       untracked(() => {
         this.suspecting.set(false);
         this.ending.set(false);
         this.note.reset();
         this.photo.set(undefined);
-        this.problem.set('');
-      });
-      void this.photos.addressesOf(vesselId).then((found) => {
-        addresses = found;
-        if (!gone) {
-          this.pictures.set(found);
-        }
-      });
-      onCleanup(() => {
-        gone = true;
-        this.pictures.set([]);
-        addresses.forEach((address) => {
-          URL.revokeObjectURL(address);
-        });
       });
     });
     const keys = inject(Keys);
@@ -245,19 +228,6 @@ export class VesselInspector {
 
   protected saveNote(): Promise<void> {
     return this.save({});
-  }
-
-  protected async take(files: FileList | null): Promise<void> {
-    const file = files?.[0];
-    if (file === undefined) {
-      return;
-    }
-    try {
-      this.photo.set(await photoFrom(file, this.vessel().vessel.id));
-      this.problem.set('');
-    } catch (error) {
-      this.problem.set(`${messageOf(error)} Nothing was changed.`);
-    }
   }
 
   /** Growth along some sectors, or only a look at which nothing foreign was seen. */
@@ -305,12 +275,6 @@ export class VesselInspector {
     if (saved) {
       this.note.reset();
       this.photo.set(undefined);
-      if (photo !== undefined) {
-        this.pictures.set([
-          ...this.pictures(),
-          URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime })),
-        ]);
-      }
       this.looked.emit();
     }
   }

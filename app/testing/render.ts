@@ -22,8 +22,8 @@ export interface Rendered<T> {
   fill(name: string, text: string): Promise<void>;
   /** Takes the option that says these words, in the choice of this name. */
   choose(name: string, words: string): Promise<void>;
-  /** Chooses a file, as from the disk. */
-  give(file: File): Promise<void>;
+  /** Chooses a file, as from the disk, in the field of this name; in the first where none is said. */
+  give(file: File, name?: string): Promise<void>;
   set(input: string, value: unknown): Promise<void>;
   settle(): Promise<void>;
   /** Waits until the text fits; for what a worker answers. */
@@ -74,8 +74,9 @@ export async function render<T>(
       }
       await rendered.settle();
     },
-    async give(file) {
-      const box = host.querySelector<HTMLInputElement>('input[type=file]')!;
+    async give(file, name = '') {
+      const boxes = [...host.querySelectorAll<HTMLInputElement>('input[type=file]')];
+      const box = boxes.find((b) => nameOf(host, b).startsWith(name))!;
       const chosen = new DataTransfer();
       chosen.items.add(file);
       box.files = chosen.files;

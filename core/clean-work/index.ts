@@ -11,6 +11,7 @@ export {
   type Sharing,
   type Step,
 } from './jobs.js';
+export { photosByIsolate, type IsolatePhoto } from './isolate-photos.js';
 export { keepOf, type Keep } from './keep.js';
 export {
   MASTERS,

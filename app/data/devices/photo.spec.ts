@@ -1,25 +1,20 @@
 import type { VesselId } from '../../../core/index';
+import { pictureFile } from '../../testing/picture';
 import { download } from '../store/download';
 import { photoFrom } from './photo';
 
 const VESSEL = '018f0000-0000-7000-8000-000000000001' as VesselId;
 
 describe('a photo', () => {
-  async function picture(width: number, height: number): Promise<File> {
-    const canvas = new OffscreenCanvas(width, height);
-    canvas.getContext('2d')!.fillRect(0, 0, width / 2, height);
-    return new File([await canvas.convertToBlob({ type: 'image/png' })], 'photo.png', { type: 'image/png' });
-  }
-
   it('is drawn anew, no longer than 1 600 pixels', async () => {
-    const photo = await photoFrom(await picture(3200, 800), VESSEL);
+    const photo = await photoFrom(await pictureFile(3200, 800), VESSEL);
     expect(photo.mime).toBe('image/jpeg');
     const bitmap = await createImageBitmap(new Blob([photo.bytes.slice()], { type: photo.mime }));
     expect([bitmap.width, bitmap.height]).toEqual([1600, 400]);
   });
 
   it('is not made larger', async () => {
-    const photo = await photoFrom(await picture(40, 30), VESSEL);
+    const photo = await photoFrom(await pictureFile(40, 30), VESSEL);
     const bitmap = await createImageBitmap(new Blob([photo.bytes.slice()], { type: photo.mime }));
     expect([bitmap.width, bitmap.height]).toEqual([40, 30]);
   });

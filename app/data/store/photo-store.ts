@@ -1,15 +1,26 @@
 import { Injectable, inject } from '@angular/core';
-import type { VesselId } from '../../../core/index';
+import type { PhotoId } from '../../../core/index';
 import { HouseReads } from './reads';
 
-/** Photos are read only when a vessel is opened; they never ride along with the house. */
+/** A photo that can be shown; whoever asked for it revokes the address. */
+export interface PhotoAddress {
+  readonly id: PhotoId;
+  readonly address: string;
+  readonly takenAtMs: number;
+}
+
+/** Photos are read only when something that has them is shown; they never ride along with the house. */
 @Injectable({ providedIn: 'root' })
 export class PhotoStore {
   private readonly reads = inject(HouseReads);
 
-  /** Object addresses of a vessel's photos; the caller revokes them. */
-  async addressesOf(vesselId: VesselId): Promise<readonly string[]> {
-    const photos = await this.reads.photosOf(vesselId);
-    return photos.map((p) => URL.createObjectURL(new Blob([p.bytes.slice()], { type: p.mime })));
+  /** Object addresses of these photos, in this order. What is missing or cannot be read is left out. */
+  async addressesOf(ids: readonly PhotoId[]): Promise<readonly PhotoAddress[]> {
+    const photos = await this.reads.photos(ids);
+    return photos.map(({ id, bytes, mime, takenAt }) => ({
+      id,
+      address: URL.createObjectURL(new Blob([bytes.slice()], { type: mime })),
+      takenAtMs: Date.parse(takenAt),
+    }));
   }
 }

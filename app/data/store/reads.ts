@@ -1,7 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { liveQuery } from 'dexie';
 import { Observable, concat, defer, from, ignoreElements } from 'rxjs';
-import type { DeviceId, Photo, VesselId, NewRows } from '../../../core/index';
+import type { DeviceId, NewRows, Photo, PhotoId } from '../../../core/index';
 import { TABLES } from '../../../core/record/tables';
 import { HOUSE_DB } from './database';
 import { LIVE_TABLES, type HouseDb, type KeptUnread, type LiveTable } from './house-db';
@@ -182,9 +182,9 @@ export class HouseReads {
     return (await this.db.rows('household').count()) > 0;
   }
 
-  /** Photos of a vessel that can be read. */
-  async photosOf(vesselId: VesselId): Promise<readonly Photo[]> {
-    const rows: unknown[] = await this.db.rows('photos').where('vesselId').equals(vesselId).toArray();
+  /** Those of these photos that are there and can be read, in this order. */
+  async photos(ids: readonly PhotoId[]): Promise<readonly Photo[]> {
+    const rows: unknown[] = await this.db.rows('photos').bulkGet([...ids]);
     return rows.flatMap((row) => {
       const photo = TABLES.photos.safeParse(row);
       return photo.success ? [photo.data] : [];

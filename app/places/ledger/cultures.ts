@@ -7,11 +7,14 @@ import {
   fedBy,
   groupBy,
   libraryOf,
+  photosByIsolate,
   type House,
   type LibraryEntry,
   type Living,
+  type Photo,
 } from '../../../core/index';
 import { Time } from '../../data/clock/time';
+import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import { testWords } from '../../data/views/culture-stand';
 import { FLAG_WORDS, adviceWords } from '../../data/words/library-words';
@@ -19,6 +22,8 @@ import { doseWords } from '../../data/words/measure-words';
 import { vesselCount } from '../../data/words/words';
 import { Dialogs } from '../../pieces/dialogs';
 import { Labels } from '../../pieces/labels';
+import { PhotoPicker } from '../../pieces/photo-picker';
+import { Photos, type PhotoOf } from '../../pieces/photos';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 
@@ -32,6 +37,8 @@ interface Shelf {
   readonly spawn: readonly { readonly id: string; readonly code: string; readonly words: string }[];
   /** Where it came from, each time that it came. */
   readonly origins: readonly string[];
+  /** The last ones, of any of its vessels. */
+  readonly photos: readonly PhotoOf[];
 }
 
 interface Row {
@@ -47,10 +54,13 @@ interface Row {
   readonly test: string;
 }
 
+/** Photos of an isolate that are shown beside it; all are at its vessels. */
+const PHOTOS_SHOWN = 4;
+
 /** Every isolate of the house: what lives of it, how old and how far from its origin, and what a keeper would do next. */
 @Component({
   selector: 'nw-cultures',
-  imports: [MatButton, Plaque, RouterLink, VesselGlyph],
+  imports: [MatButton, PhotoPicker, Photos, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cultures.html',
   styleUrl: './cultures.scss',
@@ -60,9 +70,15 @@ export class Cultures {
   private readonly time = inject(Time);
   private readonly dialogs = inject(Dialogs);
   private readonly print = inject(Labels);
+  private readonly journal = inject(Journal);
 
+  private readonly photos = computed(() => {
+    const house = this.store.house();
+    return house && photosByIsolate(house);
+  });
   protected readonly shelves = computed((): readonly Shelf[] => {
     const [house, nowMs] = [this.store.house(), this.time.minute()];
+    const photos = this.photos();
     return house === undefined
       ? []
       : libraryOf(house, nowMs).map((entry) => ({
@@ -73,6 +89,9 @@ export class Cultures {
           rows: entry.living.filter((l) => l.form !== 'grain').map((living) => rowOf(living, house, nowMs)),
           spawn: spawnOf(entry.living),
           origins: originsOf(entry, house),
+          photos: (photos?.get(entry.isolate.id) ?? [])
+            .slice(0, PHOTOS_SHOWN)
+            .map(({ id, view }) => ({ id, code: view.code })),
         }));
   });
 
@@ -84,6 +103,11 @@ export class Cultures {
     await this.dialogs.open(() => import('../../pieces/edit-isolate').then((m) => m.EditIsolate), {
       data: isolate,
     });
+  }
+
+  /** A photo is a look at the vessel, as one on the Shelf is. */
+  protected async keep({ view }: Living, photo: Photo): Promise<void> {
+    await this.journal.say({ kind: 'inspected', vesselIds: [view.vessel.id], photoId: photo.id }, photo);
   }
 
   protected async labels(entry: LibraryEntry): Promise<void> {

@@ -5,6 +5,7 @@ import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/
 import { handWords } from '../../data/words/hand-words';
 import { Journal } from '../../data/journal/journal';
 import { Writer } from '../../data/journal/writer';
+import { pictureFile } from '../../testing/picture';
 import { render } from '../../testing/render';
 import { EditIsolate } from '../../pieces/edit-isolate';
 import { Archive } from './archive';
@@ -124,6 +125,26 @@ describe('the Ledger', () => {
     )!;
     expect(crate.textContent).toContain('only copy');
     expect(crate.textContent).toMatch(/swapped \d+ \w+ \d{4}, from the supper club, 3 transfers before/);
+  });
+
+  it('shows the last photos of an isolate, and takes one of a vessel there', async () => {
+    setup = await demoHouse();
+    const cultures = await render(Cultures);
+    const shelf = () => cultures.host.querySelector('[aria-label="Photo of A14-1"]')!.closest('section')!;
+    expect(shelf().querySelector('nw-photos img')).toBeNull();
+    await cultures.give(await pictureFile(64, 48), 'Photo of A14-1');
+    await cultures.until(/A14-1, \d+ \w+ \d{4}/);
+    const [image] = shelf().querySelectorAll<HTMLImageElement>('nw-photos img');
+    await image!.decode();
+    expect([image!.naturalWidth, image!.naturalHeight]).toEqual([64, 48]);
+    const { state } = setup.house().batches.find((b) => b.code === 'A14')!.vessels[0]!;
+    expect(state.photoIds.length).toBe(1);
+    const letter = new File(['no picture'], 'letter.png', { type: 'image/png' });
+    await cultures.give(letter, 'Photo of A14-1');
+    await cultures.until(/That file is no picture that this browser can read\. Nothing was changed\./);
+    await TestBed.inject(Journal).undo();
+    await cultures.settle();
+    expect(shelf().querySelector('nw-photos img')).toBeNull();
   });
 
   it('lets an isolate be called otherwise, with another species and a note', async () => {

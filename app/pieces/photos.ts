@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { format } from 'date-fns';
+import type { PhotoId } from '../../core/index';
+import { PhotoStore, type PhotoAddress } from '../data/store/photo-store';
+import { Dialogs } from './dialogs';
+
+/** A photo to show, and of what it is. */
+export interface PhotoOf {
+  readonly id: PhotoId;
+  readonly code: string;
+}
+
+/** Photos with the code and day of each; a press shows one large. */
+@Component({
+  selector: 'nw-photos',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (photo of shown(); track photo.id) {
+      <button
+        type="button"
+        matButton="tonal"
+        [attr.aria-label]="'Photo of ' + photo.words + ', larger'"
+        (click)="enlarge(photo)"
+      >
+        <img [src]="photo.address" alt="" />
+        <span class="small">{{ photo.words }}</span>
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+    }
+    :host:empty {
+      display: none;
+    }
+    button {
+      padding: 4px 4px 6px;
+      line-height: 1.3;
+      font-weight: 400;
+    }
+    img {
+      display: block;
+      width: clamp(120px, 36vw, 148px);
+      aspect-ratio: 10 / 7;
+      margin-bottom: 4px;
+      object-fit: cover;
+      border-radius: var(--plaque-corner);
+    }
+  `,
+})
+export class Photos {
+  readonly photos = input.required<readonly PhotoOf[]>();
+
+  private readonly store = inject(PhotoStore);
+  private readonly dialogs = inject(Dialogs);
+  private readonly addresses = signal<readonly PhotoAddress[]>([]);
+  /** Only other photos are read anew, not every change of the house. */
+  private readonly ids = computed(() => this.photos().map((p) => p.id), {
+    equal: (a, b) => a.length === b.length && a.every((id, i) => id === b[i]),
+  });
+  protected readonly shown = computed(() => {
+    const codes = new Map(this.photos().map((p) => [p.id, p.code]));
+    return this.addresses().map(({ id, address, takenAtMs }) => ({
+      id,
+      address,
+      words: [codes.get(id), format(takenAtMs, 'd MMM yyyy')].filter(Boolean).join(', '),
+    }));
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const ids = this.ids();
+      let isGone = false;
+      let found: readonly PhotoAddress[] = [];
+      const revoke = () => {
+        found.forEach((p) => {
+          URL.revokeObjectURL(p.address);
+        });
+      };
+      void this.store.addressesOf(ids).then((addresses) => {
+        found = addresses;
+        if (isGone) {
+          revoke();
+        } else {
+          this.addresses.set(addresses);
+        }
+      });
+      onCleanup(() => {
+        isGone = true;
+        this.addresses.set([]);
+        revoke();
+      });
+    });
+  }
+
+  protected async enlarge({ id, words }: { id: PhotoId; words: string }): Promise<void> {
+    await this.dialogs.open(() => import('./photo-dialog').then((m) => m.PhotoDialog), {
+      data: { id, words },
+    });
+  }
+}
