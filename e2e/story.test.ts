@@ -96,7 +96,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await expect(page.getByText('Photo taken')).toBeVisible();
     await press('33 %');
     await expect(page.getByLabel('What was noted').getByText('“even, <b>white</b>”')).toBeVisible();
-    await expect(page.getByRole('img', { name: 'Photo of G1-1' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Photo of G1-1' })).toBeVisible();
     await expect(page.getByText(/, full \d+/).first()).toBeVisible();
     await press('Close');
     await expect(button(page, 'Close')).toBeHidden();
