@@ -6,11 +6,13 @@ import {
   priorDraws,
   respond,
   seededRandom,
+  spoilageOf,
   type Films,
   type ProfilePoint,
   type Run,
   type Shape,
 } from '../core/index.js';
+import { HELD, heldQuart } from '../core/testing/held-vessels.js';
 import { coreByGrid, refinedCore } from '../core/testing/finite-volume.js';
 
 /** Runs in Node and in a browser's worker, so that both are measured by the same work. */
@@ -85,6 +87,16 @@ export function heatTimes(): readonly HeatTime[] {
       what: 'a band of 200 draws of that jar',
       times: timed(() => heatBand(RUN, draws, 12), 9, 3),
       aim: 'below 100 ms',
+    },
+    {
+      what: 'how many of 8 such quarts sour, 200 draws',
+      times: timed(() => spoilageOf({ run: heldQuart(90), count: 8, each: 210 }, draws), 9, 3),
+      aim: 'below 150 ms',
+    },
+    {
+      what: 'how many of 8 blocks sour, 200 draws',
+      times: timed(() => spoilageOf({ run: HELD.block(150), count: 8, each: 900 }, draws), 9, 3),
+      aim: 'below 150 ms',
     },
     { what: '`holdForF0` of the jar', times: timed(() => hold(JAR), 9, 5), aim: 'below 20 ms' },
     { what: '`holdForF0` of the block', times: timed(() => hold(BLOCK), 9, 5), aim: 'below 20 ms' },

@@ -127,7 +127,7 @@ async function loadAgain(page) {
   await page.getByText('It went wrong').click();
   await page.getByRole('button', { name: 'Stop this cook' }).click();
   await page.getByRole('button', { name: 'Load a cook' }).click();
-  await page.getByText(/Chance of 12/).waitFor();
+  await page.getByText(/Overkill, F0 12: /).waitFor();
 }
 
 async function beginWork(page) {

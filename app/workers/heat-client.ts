@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { HeatBand, HoldChance, Run } from '../../core/index';
+import type { HeatBand, HoldChance, Run, Spoilage, Vessels } from '../../core/index';
 import type { HeatAnswer, HeatApi, HeatQuestion } from './heat.worker';
 
 /**
@@ -15,6 +15,10 @@ export class HeatWorker {
   /** @param kind who asks: questions of one kind overtake each other */
   band(kind: string, run: Run, question: HeatQuestion): Promise<HeatBand | undefined> {
     return this.settle(this.worker().band(`band ${kind}`, ++this.asked, run, question));
+  }
+
+  spoilage(kind: string, vessels: Vessels, question: HeatQuestion): Promise<Spoilage | undefined> {
+    return this.settle(this.worker().spoilage(`spoilage ${kind}`, ++this.asked, vessels, question));
   }
 
   holds(

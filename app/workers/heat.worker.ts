@@ -4,12 +4,15 @@ import {
   drawsAfter,
   heatBand,
   seededRandom,
+  spoilageOf,
   type About,
   type Draws,
   type HeatBand,
   type HoldChance,
   type Observation,
   type Run,
+  type Spoilage,
+  type Vessels,
 } from '../../core/index';
 import { messageOf } from '../data/words/message-of';
 
@@ -29,16 +32,23 @@ export type HeatAnswer<T> =
   /** A later question of the same kind has come; this one was not worked on. */
   | { readonly ok: false; readonly superseded: true };
 
-let known: { readonly key: string; readonly draws: Draws } | undefined;
+/** Draws of the last few questions: of one vessel and of all of a load, of what is planned and of what runs. */
+const known = new Map<string, Draws>();
+const KEPT = 6;
 const latest = new Map<string, number>();
 
 /** Draws change only when something was measured; a slider moves the run alone. */
 function drawsFor({ observations, about, draws, seed }: HeatQuestion): Draws {
   const key = JSON.stringify([observations, about, draws, seed]);
-  if (known?.key !== key) {
-    known = { key, draws: drawsAfter(observations, draws, seededRandom(seed), about) };
+  const found = known.get(key) ?? drawsAfter(observations, draws, seededRandom(seed), about);
+  // The one that was asked for last goes last.
+  known.delete(key);
+  known.set(key, found);
+  const [oldest] = known.keys();
+  if (known.size > KEPT && oldest !== undefined) {
+    known.delete(oldest);
   }
-  return known.draws;
+  return found;
 }
 
 /** Waits for what else has arrived, and works only if this is still the newest question of its kind. */
@@ -58,6 +68,12 @@ async function newest<T>(kind: string, id: number, act: () => T): Promise<HeatAn
 const api = {
   band: (kind: string, id: number, run: Run, question: HeatQuestion): Promise<HeatAnswer<HeatBand>> =>
     newest(kind, id, () => heatBand(run, drawsFor(question), question.targetF0)),
+  spoilage: (
+    kind: string,
+    id: number,
+    vessels: Vessels,
+    question: HeatQuestion,
+  ): Promise<HeatAnswer<Spoilage>> => newest(kind, id, () => spoilageOf(vessels, drawsFor(question))),
   holds: (
     kind: string,
     id: number,

@@ -1,5 +1,5 @@
 import type { Observation } from '../heat/band/evidence.js';
-import type { Run } from '../heat/band/run-heat.js';
+import type { Run } from '../heat/load/run-heat.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { cookState, type CookState } from './cook-state.js';

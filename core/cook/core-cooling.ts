@@ -1,4 +1,5 @@
-import { bodyOf, characteristicM, mixedBody, type Body } from '../heat/conduction/body.js';
+import { bodyOf, mixedBody, type Body } from '../heat/conduction/body.js';
+import { characteristicM } from '../heat/conduction/shape.js';
 import { respond } from '../heat/conduction/respond.js';
 import { excessAfter } from '../heat/cooling.js';
 import type { Likely } from '../heat/band/heat-band.js';

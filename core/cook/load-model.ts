@@ -1,4 +1,4 @@
-import type { ThermalLoad } from '../heat/band/uncertain-load.js';
+import type { ThermalLoad } from '../heat/load/uncertain-load.js';
 import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
 
 const MM3_PER_ML = 1000;
@@ -16,6 +16,8 @@ const BLOCK = { lengthMm: 200, widthMm: 130, heightMm: 135, volumeMl: 3510 };
 const BAG_G_PER_ML = 0.66;
 /** From steam to a liquid that mixes itself: film, wall and film together, W/(m² K). From memory. */
 const LIQUID_FILM = 160;
+/** Dry matter of ready grain, wood or bran. Common practice, no source. */
+export const DRY_SHARE_OF_WET = 0.5;
 const WATER_J_PER_ML_K = 4.19;
 const SECONDS = 60;
 
@@ -39,6 +41,13 @@ export function thermalLoadOf(contents: Contents): ThermalLoad {
   }
   const topFilm = vessel.kind === 'bag' ? FOLDED_FILM : HEADSPACE_FILM;
   return { kind: 'solid', shape: solidShape(contents), wallFilm: WALL_FILM, topFilm };
+}
+
+/** What of one vessel carries spores: grams of dry matter, or milliliters of broth or agar. */
+export function carriesSpores(contents: Contents): number {
+  return isDissolved(contents.stage)
+    ? liquidMl(contents)
+    : (contents.wetG ?? filledMl(contents) * BAG_G_PER_ML) * DRY_SHARE_OF_WET;
 }
 
 function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>['shape'] {

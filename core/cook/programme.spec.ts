@@ -117,7 +117,12 @@ describe('the hold', () => {
   it('is the trade’s own for its kind of vessel, with its range', () => {
     expect(tradeHold(quart)).toEqual(jasmine.objectContaining({ minutes: 90, least: 60, most: 120 }));
     expect(tradeHold(bag)).toEqual(jasmine.objectContaining({ minutes: 150, least: 120, most: 180 }));
-    expect(plan({ vessel: bag }).holdMinutes).toBe(150);
+    expect(plan({ vessel: bag, stage: 'bulk' }).holdMinutes).toBe(150);
+    // A bag of grain is held as the trade holds it, a larger one longer; jars of wood are no jars of soaked grain.
+    const grainBag = shippedVesselTypes('2026-01-01T00:00:00.000Z').find((v) => v.id === 'grain-bag')!;
+    expect(plan({ vessel: grainBag, vesselWetG: 1361 }).holdMinutes).toBe(150);
+    expect(plan({ vessel: bag, vesselWetG: 2268 }).holdMinutes).toBeGreaterThan(180);
+    expect(tradeHold(quart, 'bulk').words).toContain('wood');
   });
 });
 

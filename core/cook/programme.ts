@@ -9,7 +9,7 @@ import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { Learned } from './learned.js';
-import type { Contents } from './load-model.js';
+import { DRY_SHARE_OF_WET, type Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
 import { isPressureCooker } from './pot.js';
 import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
@@ -19,7 +19,6 @@ import { tradeHold, type TradeHold } from './trade-holds.js';
 export const VENT_MINUTES = 10;
 /** Wait after the pressure has gone before opening: hot liquid and hot jars. Common practice, no source. */
 const WAIT_AFTER_PRESSURE_MIN = 10;
-const DRY_SHARE_OF_WET = 0.5;
 /** Holds are shown to the next five minutes, upward. */
 const HOLD_STEP_MIN = 5;
 /** Half a minute is no reason for five more. */

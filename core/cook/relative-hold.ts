@@ -1,5 +1,5 @@
 import { f0OfNineInTen } from '../heat/band/nine-in-ten.js';
-import { middleF0, type Run } from '../heat/band/run-heat.js';
+import { middleF0, type Run } from '../heat/load/run-heat.js';
 import { holdReaching } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import { isDissolved } from '../record/definitions.js';

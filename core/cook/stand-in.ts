@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { excessAfter } from '../heat/cooling.js';
-import { runHeat, type Run } from '../heat/band/run-heat.js';
-import { MIDDLING, type ThermalLoad } from '../heat/band/uncertain-load.js';
+import { runHeat, type Run } from '../heat/load/run-heat.js';
+import { MIDDLING, type ThermalLoad } from '../heat/load/uncertain-load.js';
 import type { ProfilePoint } from '../heat/lethality.js';
 import { requireWithin } from '../base/errors.js';
 import type { Random } from '../record/new-id.js';

@@ -54,6 +54,17 @@ const HOLDS: readonly {
     ],
   },
   {
+    is: (vessel, stage) => vessel.kind === 'bag' && stage === 'grain',
+    words: 'bags of grain of about 1.4 kg',
+    vesselId: 'grain-bag',
+    stage: 'grain',
+    schools: [
+      { minutes: 120, words: 'well soaked, loosely filled' },
+      { minutes: 150, words: 'most bags of grain' },
+      { minutes: 180, words: 'large bags, tight loads' },
+    ],
+  },
+  {
     is: (vessel) => vessel.kind === 'bag',
     words: 'bags of 2 to 2.5 kg',
     vesselId: 'block-bag',
@@ -62,6 +73,17 @@ const HOLDS: readonly {
       { minutes: 120, words: 'plain wood, well soaked' },
       { minutes: 150, words: 'most supplemented blocks' },
       { minutes: 180, words: 'rich blocks, tight loads' },
+    ],
+  },
+  {
+    is: (_vessel, stage) => stage !== 'grain',
+    words: 'jars of wood or bran',
+    vesselId: 'quart-jar',
+    stage: 'bulk',
+    schools: [
+      { minutes: 60, words: 'plain wood in small jars' },
+      { minutes: 90, words: 'most jars of wood' },
+      { minutes: 120, words: 'rich mixes, full loads' },
     ],
   },
   {

@@ -25,11 +25,15 @@ export {
 } from './pour-window.js';
 export { holdForF0, type HoldInput } from './hold-for-f0.js';
 export { LONGEST_HOLD_MIN, holdReaching } from './hold-reaching.js';
-export { bodyOf, characteristicM, mixedBody, type Body, type Films, type Shape } from './conduction/body.js';
+export { bodyOf, mixedBody, type Body } from './conduction/body.js';
+export { characteristicM, type Films, type Shape } from './conduction/shape.js';
 export { chanceByHold, holdForChance, type HoldChance } from './band/chance-by-hold.js';
-export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './band/draws.js';
+export { effectiveCount, priorDraws, weightedQuantiles, type Draws } from './load/draws.js';
 export { f0OfNineInTen } from './band/nine-in-ten.js';
-export { NEXT_COOK, drawsAfter, type About, type Observation } from './band/evidence.js';
+export { NEXT_COOK, NEXT_LOAD, drawsAfter, type About, type Observation } from './band/evidence.js';
+export { spoilageOf, type Spoilage, type Vessels } from './spoilage/spoilage.js';
+export { PRACTICE, practiceOf, type Practice } from './spoilage/practice.js';
+export { type Outcome } from './spoilage/outcome.js';
 export { heatBand, type HeatBand, type Likely } from './band/heat-band.js';
 export {
   middleF0,
@@ -39,8 +43,8 @@ export {
   seenByVessel,
   type Run,
   type RunHeat,
-} from './band/run-heat.js';
-export { MIDDLING, drawLoad, type ThermalLoad } from './band/uncertain-load.js';
+} from './load/run-heat.js';
+export { MIDDLING, drawLoad, type ThermalLoad } from './load/uncertain-load.js';
 export { besselJ0J1 } from './conduction/bessel.js';
 export { radius, slab } from './conduction/directions.js';
 export { respond } from './conduction/respond.js';

@@ -2,7 +2,7 @@ import { requireWithin } from '../base/errors.js';
 
 /** Reference of F0: 121.1 °C and z = 10 °C (ISO 17665:2024, USP). Ph. Eur. 5.1.5 takes 121 °C. */
 export const REFERENCE_C = 121.1;
-const Z_C = 10;
+export const Z_C = 10;
 /** Below this relative slope the closed form loses digits and the trapezoid is exact enough. */
 const FLAT = 1e-9;
 const FLAT_IN_CURVE = 1e-6;

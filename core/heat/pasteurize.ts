@@ -1,5 +1,6 @@
 import { requireWithin } from '../base/errors.js';
-import { bodyOf, type Shape } from './conduction/body.js';
+import { bodyOf } from './conduction/body.js';
+import type { Shape } from './conduction/shape.js';
 import { respond } from './conduction/respond.js';
 import type { ProfilePoint } from './lethality.js';
 

@@ -1,8 +1,8 @@
-import type { HeatBand, Likely } from '../../../core/index';
+import type { HeatBand, Likely, Observation, Practice } from '../../../core/index';
 import { LONGEST_HOLD_MIN } from '../../../core/heat/hold-reaching';
 import { formatNumber } from '../../../core/quantity/format';
 
-type Tone = 'done' | 'rye' | 'beet';
+export type Tone = 'done' | 'rye' | 'beet';
 
 /** "16 to 40", never finer than the band; below one, tenths. */
 export function likelyWords({ low, high }: Likely): string {
@@ -13,31 +13,57 @@ export function f0Words(f0: number): string {
   return f0 < 0.1 ? 'almost 0' : formatNumber(f0, f0 < 2 ? 1 : 0);
 }
 
-/** Where a band lies to its target, in words and tone. */
-export function courseWords(f0: Likely, target: number): { readonly words: string; readonly tone: Tone } {
-  if (f0.low >= target) {
-    return { words: 'On course', tone: 'done' };
-  }
-  if (f0.middle >= target) {
-    return { words: 'Probably enough; a slow jar may fall short', tone: 'rye' };
-  }
-  return f0.high >= target
-    ? { words: 'By physics alone, perhaps short', tone: 'rye' }
-    : { words: 'Too short', tone: 'beet' };
-}
-
 /** A chance as one would say it, in steps of one in ten. */
 export function chanceWords(chance: number): string {
   const tenths = Math.round(chance * 10);
   return tenths <= 0 ? 'less than 1 in 10' : tenths >= 10 ? 'more than 9 in 10' : `about ${tenths} in 10`;
 }
 
-/** What a band rests on. */
-export function restsOn(measured: number, band: Pick<HeatBand, 'isDoubted'>): string {
-  return measured === 0
-    ? 'Rests on physics with figures from books; nothing was measured in these vessels yet. Practice finds the trade’s hold mostly enough.'
-    : `Rests on ${measured} ${measured === 1 ? 'measurement' : 'measurements'} in vessels like these${band.isDoubted ? ', which contradict each other: doubt one of them' : ''}.`;
+/** "F0 likely 4 to 40 at the coldest point; for overkill, F0 12, about 6 in 10". */
+export function f0BandWords({ coreF0, chance }: HeatBand, target: number): string {
+  return `F0 likely ${likelyWords(coreF0)} at the coldest point. Overkill, F0 ${formatNumber(target)}: ${chanceWords(chance)}.`;
 }
+
+/** What a forecast rests on. */
+export function restsOn(
+  { measured, outcomes }: RestingOn,
+  band: Pick<HeatBand, 'isDoubted'>,
+  practice?: Practice,
+): string {
+  const trade =
+    practice === undefined
+      ? []
+      : [
+          `what the trade finds: of 100 ${PRACTICE_WORDS[practice.of]} at 15 psi at the sea, ${formatNumber(practice.low * 100)} to ${formatNumber(practice.high * 100)} are lost to the cook`,
+        ];
+  const own = outcomes.flatMap((o) => (o.kind === 'jars' ? [o] : []));
+  const kept = own.reduce((sum, o) => sum + o.kept, 0);
+  const all = kept + own.reduce((sum, o) => sum + o.soured, 0);
+  const cooks = `${own.length} earlier ${own.length === 1 ? 'cook' : 'cooks'}`;
+  const said = [
+    'physics with figures from books',
+    ...trade,
+    ...(all === 0 ? [] : [`${cooks} of yours, where ${kept} of ${all} kept`]),
+    ...(measured.length === 0
+      ? []
+      : [
+          `${measured.length} ${measured.length === 1 ? 'measurement' : 'measurements'} in vessels like these${band.isDoubted ? ', which contradict each other: doubt one of them' : ''}`,
+        ]),
+  ];
+  const rests = `Rests on ${said.join('; ')}.`;
+  return measured.length === 0 ? `${rests} Nothing was measured in these vessels yet.` : rests;
+}
+
+/** What was measured, and what became of vessels. */
+interface RestingOn {
+  readonly measured: readonly unknown[];
+  readonly outcomes: readonly Observation[];
+}
+
+const PRACTICE_WORDS: Readonly<Record<Practice['of'], string>> = {
+  quarts: 'quarts held 90 min',
+  blocks: 'blocks held 150 min',
+};
 
 /** A hold that was searched for; undefined where the search ended before it was enough. */
 export function holdWords(minutes: number | undefined): string {

@@ -1,8 +1,12 @@
 import { Injectable, inject } from '@angular/core';
 import {
   NEXT_COOK,
+  NEXT_LOAD,
+  carriesSpores,
+  practiceOf,
   USUAL_TARGET_F0,
   observationsOf,
+  outcomeOf,
   runOf,
   type About,
   type Contents,
@@ -13,14 +17,28 @@ import {
   type Observation,
   type PlannedRun,
   type Run,
+  type Spoilage,
   BAND_SEED,
   DRAWS,
   DRAWS_AFTER_MEASURING,
   HOLDS_RECKONED,
 } from '../../../core/index';
 import { HeatWorker } from '../../workers/heat-client';
+import type { HeatQuestion } from '../../workers/heat.worker';
 import { Notices } from '../store/notices';
 import { messageOf } from '../words/message-of';
+
+/** What a house knows of vessels like those that are asked about. */
+export interface Evidence {
+  /** By probes, maximum thermometers and indicators. */
+  readonly measured: readonly Observation[];
+  /** What became of those of the last cooks. */
+  readonly outcomes: readonly Observation[];
+}
+
+export const NO_EVIDENCE: Evidence = { measured: [], outcomes: [] };
+/** Of so many cooks at most: older ones were another grain, another hand. Our choice. */
+const COOKS_TOLD = 6;
 
 /** The matter of notices about what the middle gets. */
 const HEAT = 'heat of the middle';
@@ -31,16 +49,18 @@ export class HeatService {
   private readonly worker = inject(HeatWorker);
   private readonly notices = inject(Notices);
 
-  /** Everything that was measured in vessels of this type with this medium. */
-  observations(house: House, contents: Contents, nowMs: number, except?: CookView): readonly Observation[] {
-    return house.cooks
-      .filter(
-        (c) =>
-          c.cook.id !== except?.cook.id &&
-          c.contents?.vessel.id === contents.vessel.id &&
-          c.contents.stage === contents.stage,
-      )
-      .flatMap((c) => observationsOf(c, nowMs));
+  /** What was measured in vessels of this type with this medium, and what became of them. */
+  evidence(house: House, contents: Contents, nowMs: number, except?: CookView): Evidence {
+    const cooks = house.cooks.filter(
+      (c) =>
+        c.cook.id !== except?.cook.id &&
+        c.contents?.vessel.id === contents.vessel.id &&
+        c.contents.stage === contents.stage,
+    );
+    return {
+      measured: cooks.flatMap((c) => observationsOf(c, nowMs)),
+      outcomes: cooks.flatMap((c) => outcomeOf(c, house, nowMs)).slice(-COOKS_TOLD),
+    };
   }
 
   /**
@@ -50,11 +70,24 @@ export class HeatService {
   band(
     kind: string,
     run: Run,
-    observations: readonly Observation[],
+    evidence: Evidence,
     targetF0 = USUAL_TARGET_F0,
     about: About = NEXT_COOK,
   ): Promise<HeatBand | undefined> {
-    return this.told(this.worker.band(kind, run, this.question(observations, targetF0, about)));
+    return this.told(this.worker.band(kind, run, this.question(run, evidence, targetF0, about)));
+  }
+
+  /** How many of so many like vessels likely sour by the cook; undefined as above. */
+  spoilage(
+    kind: string,
+    run: Run,
+    contents: Contents,
+    count: number,
+    evidence: Evidence,
+    about: About = NEXT_LOAD,
+  ): Promise<Spoilage | undefined> {
+    const question = this.question(run, evidence, USUAL_TARGET_F0, about);
+    return this.told(this.worker.spoilage(kind, { run, count, each: carriesSpores(contents) }, question));
   }
 
   /** The chance of the target at a range of holds of one plan; undefined as above. */
@@ -63,14 +96,15 @@ export class HeatService {
     contents: Contents,
     planned: Omit<PlannedRun, 'holdMinutes'>,
     startC: number,
-    observations: readonly Observation[],
+    evidence: Evidence,
     targetF0 = USUAL_TARGET_F0,
   ): Promise<readonly HoldChance[] | undefined> {
     const runs = HOLDS_RECKONED.map((holdMinutes) => ({
       holdMinutes,
       run: runOf(contents, { ...planned, holdMinutes }, startC),
     }));
-    return this.told(this.worker.holds(kind, runs, this.question(observations, targetF0, NEXT_COOK)));
+    const question = this.question(runs[0]!.run, evidence, targetF0, NEXT_COOK);
+    return this.told(this.worker.holds(kind, runs, question));
   }
 
   private async told<T>(answer: Promise<T | undefined>): Promise<T | undefined> {
@@ -88,12 +122,19 @@ export class HeatService {
     }
   }
 
-  private question(observations: readonly Observation[], targetF0: number, about: About) {
+  /** What the trade finds is known of vessels that nothing was measured in, too. */
+  private question({ load }: Run, evidence: Evidence, targetF0: number, about: About): HeatQuestion {
+    const practice = practiceOf(load);
+    const { measured, outcomes } = evidence;
     return {
-      observations,
+      observations: [
+        ...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]),
+        ...measured,
+        ...outcomes,
+      ],
       about,
       targetF0,
-      draws: observations.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
+      draws: measured.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
       seed: BAND_SEED,
     };
   }

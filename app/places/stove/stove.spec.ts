@@ -39,7 +39,7 @@ describe('the Stove', () => {
 
     it('shows what is left, what to do then, and two deeds well apart', async () => {
       expect(stove.text()).toMatch(/4[0-9] minutes left at 15 psi/);
-      await stove.until(/likely to end at F0 .* to .*; it needs 12/);
+      await stove.until(/Likely all 8 keep.*F0 likely .* to .* at the coldest point/);
       expect(stove.text()).toContain('Water about');
       expect(stove.has('Heat off')).toBe(true);
       expect(stove.has('Pressure was lost')).toBe(true);
@@ -69,7 +69,7 @@ describe('the Stove', () => {
       await step('heatOff');
       await step('open');
       expect(stove.text()).toContain('Canner is open, and warm yet.');
-      expect(stove.text()).toMatch(/Cook 14: ?Not sterile\./);
+      expect(stove.text()).toMatch(/Cook 14: ?Not as planned\./);
     });
 
     it('counts nothing that was stopped, and offers its load again', async () => {
@@ -160,7 +160,7 @@ describe('the Stove', () => {
       expect(stove.text()).toContain('8 of 8 places');
       expect(stove.text()).toContain('100 min at 15 psi');
       expect(stove.text()).toContain('here: 98 min');
-      await stove.until(/likely .* to .*Chance of 12: about/);
+      await stove.until(/Likely all 8 keep.*Overkill, F0 12: about/);
       expect(stove.text()).toContain('not for canning food');
       await stove.press('All so, lid on');
       await until(setup.store, (h) => h.cooks.some((c) => c.state.phase === 'heating'));
@@ -169,7 +169,7 @@ describe('the Stove', () => {
       expect(setup.house().facts.some((f) => f.kind === 'cautionRead')).toBe(true);
       await stove.press('Steam is steady');
       expect(stove.text()).toMatch(/10 minutes left of full steam/);
-      await stove.until(/likely to end at F0/);
+      await stove.until(/Overkill, F0 12/);
     });
   });
 });

@@ -51,7 +51,7 @@ describe('what one probe showed', () => {
         celsius: seen[minutes]! + off + 0.7 * normal(),
       }));
       const probe: Observation = { kind: 'probe', cook: 'this', run: RUN, readings };
-      const cases: readonly (readonly [About, Float64Array])[] = [
+      const cases: readonly (readonly [About & { of: keyof typeof held }, Float64Array])[] = [
         [{ of: 'sameVessel', observation: 0 }, jar(thisCook, seenJar)],
         [{ of: 'sameCook', cook: 'this' }, jar(thisCook, normal())],
         [{ of: 'nextCook' }, jar(normal(), normal())],

@@ -1,6 +1,6 @@
-import type { Draws } from './draws.js';
+import type { Draws } from '../load/draws.js';
 import { chanceOf, likelyOf, type Likely } from './heat-band.js';
-import { runHeat, type Run } from './run-heat.js';
+import { runHeat, type Run } from '../load/run-heat.js';
 
 /** What one hold likely gives, and the chance that it is enough. */
 export interface HoldChance {

@@ -1,9 +1,13 @@
 import { TENTH_Z } from '../../base/normal.js';
+import { NORMAL_SUM } from '../../base/normal-sum.js';
 import type { Random } from '../../record/new-id.js';
-import { effectiveCount, priorDraws, type Draws } from './draws.js';
+import { effectiveCount, normalRows, priorDraws, type Draws } from '../load/draws.js';
+import { logOfOutcome, type Outcome } from '../spoilage/outcome.js';
+import { logOfPractice, type Practice } from '../spoilage/practice.js';
 import { valueAt } from '../value-at.js';
-import { runHeat, type Run } from './run-heat.js';
-import { BED_SIGMA, DRAW_SIZE } from './uncertain-load.js';
+import { runHeat, type Run } from '../load/run-heat.js';
+import { inCommon } from '../load/bed-spread.js';
+import { HEAT_NORMALS, SPORE_NORMALS } from '../load/uncertain-load.js';
 
 /** Something measured in the middle of a vessel during or after a run. */
 export type Observation = Seen & {
@@ -28,15 +32,23 @@ type Seen =
       readonly logPopulation: number;
       /** Minutes at 121.1 °C that kill nine in ten. */
       readonly dMinutes: number;
-    };
+    }
+  /** What became of the vessels of a cook. */
+  | ({ readonly kind: 'jars' } & Outcome)
+  /** What the trade finds with its usual hold. */
+  | { readonly kind: 'practice'; readonly practice: Practice };
 
 /** Which vessel is asked about: one of the next cook, another of a cook that was measured, or the very one that was. */
 export type About =
   | { readonly of: 'nextCook' }
   | { readonly of: 'sameCook'; readonly cook: string }
+  /** What all vessels of a cook share: each has a bed of its own beside. */
+  | { readonly of: 'nextLoad' }
+  | { readonly of: 'sameLoad'; readonly cook: string }
   | { readonly of: 'sameVessel'; readonly observation: number };
 
 export const NEXT_COOK: About = { of: 'nextCook' };
+export const NEXT_LOAD: About = { of: 'nextLoad' };
 
 /** Readings close together err together, so a log counts as six at most; a place beside the coldest point included. */
 const PROBE_SIGMA_C = 1.2;
@@ -44,9 +56,6 @@ const READINGS_COUNTED = 6;
 /** What is the same in all readings of one instrument, 8 in 10 within 2 °C. Common practice, no source. */
 const OFFSET_SIGMA_C = 1.5;
 const MAXIMUM_SIGMA_C = 0.5;
-/** Beds of one cook differ by 12 % (8 in 10), the means of two cooks by 10 %. Our estimate. */
-const VESSEL_SIGMA = 0.12 / TENTH_Z;
-const COOK_SIGMA = 0.1 / TENTH_Z;
 /** What D is printed on an indicator holds within a fifth either way (8 in 10). From memory. */
 const D_SIGMA = Math.log(1.2) / TENTH_Z;
 /**
@@ -54,14 +63,6 @@ const D_SIGMA = Math.log(1.2) / TENTH_Z;
  * be true leave both possible. Our choice.
  */
 const WRONG_ALTOGETHER = 1e-3;
-/** Places and weights at which what D may be is summed: Gauss and Hermite, five points (Abramowitz and Stegun 25.10). */
-const D_POINTS = [
-  [-2.85697, 0.011257],
-  [-1.355626, 0.222076],
-  [0, 0.533333],
-  [1.355626, 0.222076],
-  [2.85697, 0.011257],
-] as const;
 const STEP_MINUTES = 1;
 /** Fewer equal draws than this are too few to speak of a band; they are drawn anew where the weight lies. */
 const ENOUGH = 60;
@@ -86,24 +87,97 @@ export function drawsAfter(
   random: Random,
   about: About = NEXT_COOK,
 ): Draws {
-  if (observations.length === 0) {
+  if (observations.length === 0 && about.of !== 'nextLoad') {
     return priorDraws(count, random);
   }
   const beds = bedsOf(observations, about);
-  const size = DRAW_SIZE - 1 + beds.length;
-  const prior = priorDraws(count, random, size).normals;
-  let best = weighed(prior, observations, beds, () => 0);
+  // Spores matter only to what is known of many vessels; else they are as likely as before.
+  const withSpores = observations.some(isOfMany);
+  const size = HEAT_NORMALS - 1 + beds.length + (withSpores ? SPORE_NORMALS : 0);
+  let best = weighed(...knownSoFar(observations, beds, count, random, size), observations, beds);
   for (let round = 0; round < MOST_ROUNDS && effectiveCount(best) < ENOUGH; round++) {
     const around = momentsOf(best);
     // Where two rounds were not enough, more draws are the last resort.
-    const steps = priorDraws(count * 2 ** Math.max(0, round - 1), random, size).normals;
+    const steps = normalRows(count * 2 ** Math.max(0, round - 1), random, size);
     const normals = steps.map((step) => step.map((z, i) => around.mean[i]! + around.sigma[i]! * z));
     // A normal prior over a normal proposal: how wide that is, is the same for all and falls out.
-    const again = weighed(normals, observations, beds, (row, k) => (squared(steps[k]!) - squared(row)) / 2);
+    const again = weighed(normals, (row, k) => (squared(steps[k]!) - squared(row)) / 2, observations, beds);
     best = effectiveCount(again) > effectiveCount(best) ? again : best;
   }
   const asked = beds[beds.length - 1]!;
-  return { ...best, normals: best.normals.map((row) => loadOf(row, asked)) };
+  const unasked = normalRows(best.normals.length, random, SPORE_NORMALS);
+  return {
+    ...best,
+    normals: best.normals.map((row, k) => {
+      const load = loadOf(row, asked);
+      if (!withSpores) {
+        load.set(unasked[k]!, HEAT_NORMALS);
+      }
+      return load;
+    }),
+  };
+}
+
+/** What is known of many vessels stands in a table and costs nothing to ask, so far more draws are weighed by it. */
+const CANDIDATES_FOR_EACH = 12;
+
+/**
+ * Draws that already are as likely as what is known of many vessels makes them: of many, those that foretold it, each as
+ * often as it weighs. What they were chosen by is then taken off their weight.
+ */
+function knownSoFar(
+  observations: readonly Observation[],
+  beds: readonly Float64Array[],
+  count: number,
+  random: Random,
+  size: number,
+): [readonly Float64Array[], (row: Float64Array) => number] {
+  const logKnown = (row: Float64Array) =>
+    observations.reduce(
+      (sum, seen, i) =>
+        isOfMany(seen) ? sum + Math.log(orWrong(Math.exp(logLikelihood(seen, loadOf(row, beds[i]!))))) : sum,
+      0,
+    );
+  if (!observations.some(isOfMany)) {
+    return [normalRows(count, random, size), () => 0];
+  }
+  const rows = normalRows(count * CANDIDATES_FOR_EACH, random, size);
+  const logs = rows.map(logKnown);
+  const top = Math.max(...logs);
+  return [
+    resampled(
+      rows,
+      logs.map((log) => Math.exp(log - top)),
+      count,
+      random,
+    ),
+    (row) => -logKnown(row),
+  ];
+}
+
+function isOfMany({ kind }: Observation): boolean {
+  return kind === 'practice' || kind === 'jars';
+}
+
+/** Rows, each about as often as it weighs (systematic resampling; Kitagawa 1996). */
+function resampled(
+  rows: readonly Float64Array[],
+  weights: readonly number[],
+  count: number,
+  random: Random,
+): readonly Float64Array[] {
+  const step = weights.reduce((sum, w) => sum + w, 0) / count;
+  const found: Float64Array[] = [];
+  let next = step * random();
+  let sum = 0;
+  rows.forEach((row, k) => {
+    sum += weights[k]!;
+    while (next < sum && found.length < count) {
+      found.push(row);
+      next += step;
+    }
+  });
+  return found;
 }
 
 /**
@@ -112,21 +186,13 @@ export function drawsAfter(
  * what the vessel had.
  */
 function bedsOf(observations: readonly Observation[], about: About): readonly Float64Array[] {
-  const total = BED_SIGMA ** 2;
-  const inCook = (total - VESSEL_SIGMA ** 2) / total;
-  const inHouse = (total - VESSEL_SIGMA ** 2 - COOK_SIGMA ** 2) / total;
-  const vessels: readonly InCook[] = [
-    ...observations.map(({ cook }, i) => ({ vessel: i, cook: cook ?? i })),
-    vesselAsked(observations, about),
-  ];
-  const together = (one: InCook, other: InCook) =>
-    one.vessel === other.vessel ? 1 : one.cook === other.cook ? inCook : inHouse;
+  const beds = [...observations.map(bedSeen), bedAsked(observations, about)];
   const root: Float64Array[] = [];
-  for (let i = 0; i < vessels.length; i++) {
+  for (let i = 0; i < beds.length; i++) {
     const own = new Float64Array(i + 1);
     for (let j = 0; j <= i; j++) {
       const other = j === i ? own : root[j]!;
-      let rest = together(vessels[i]!, vessels[j]!);
+      let rest = together(beds[i]!, beds[j]!);
       for (let k = 0; k < j; k++) {
         rest -= own[k]! * other[k]!;
       }
@@ -138,39 +204,65 @@ function bedsOf(observations: readonly Observation[], about: About): readonly Fl
   return root;
 }
 
-/** A vessel, and the cook that it stood in. */
-interface InCook {
-  readonly vessel: number;
-  readonly cook: string | number;
+/** A bed, by what it stands for: a vessel in its cook, what all vessels of a cook share, or what the whole trade shares. */
+interface Bed {
+  readonly cook?: string | number;
+  readonly vessel?: number;
 }
 
-/** The one that is asked about: one that was seen, another of its cook, or one of a cook that nothing was seen of. */
-function vesselAsked(observations: readonly Observation[], about: About): InCook {
-  const unseen = observations.length;
-  switch (about.of) {
-    case 'sameVessel':
-      return { vessel: about.observation, cook: observations[about.observation]?.cook ?? about.observation };
-    case 'sameCook':
-      return { vessel: unseen, cook: about.cook };
-    case 'nextCook':
-      return { vessel: unseen, cook: unseen };
+function together(one: Bed, other: Bed): number {
+  if (one.cook === undefined || other.cook === undefined) {
+    return inCommon('trade');
+  }
+  if (one.cook !== other.cook) {
+    return inCommon('house');
+  }
+  return one.vessel !== undefined && one.vessel === other.vessel ? inCommon('vessel') : inCommon('cook');
+}
+
+function bedSeen(seen: Observation, index: number): Bed {
+  switch (seen.kind) {
+    case 'practice':
+      return {};
+    case 'jars':
+      return { cook: seen.cook ?? index };
+    default:
+      return { cook: seen.cook ?? index, vessel: index };
   }
 }
 
-/** The six normals of a vessel's load: its bed, and what all vessels share. */
+/** The one that is asked about: one that was seen, another of its cook, or one of a cook that nothing was seen of. */
+function bedAsked(observations: readonly Observation[], about: About): Bed {
+  const unseen = observations.length;
+  switch (about.of) {
+    case 'sameVessel':
+      return { cook: observations[about.observation]?.cook ?? about.observation, vessel: about.observation };
+    case 'sameCook':
+      return { cook: about.cook, vessel: unseen };
+    case 'sameLoad':
+      return { cook: about.cook };
+    case 'nextCook':
+      return { cook: unseen, vessel: unseen };
+    case 'nextLoad':
+      return { cook: unseen };
+  }
+}
+
+/** The normals of a vessel's load: its bed, what all vessels share of heat, and the spores if they are told. */
 function loadOf(row: Float64Array, bed: Float64Array): Float64Array {
-  const load = new Float64Array(DRAW_SIZE);
-  load[0] = bed.reduce((sum, share, i) => sum + share * row[DRAW_SIZE - 1 + i]!, 0);
-  load.set(row.subarray(0, DRAW_SIZE - 1), 1);
+  const load = new Float64Array(HEAT_NORMALS + SPORE_NORMALS);
+  load[0] = bed.reduce((sum, share, i) => sum + share * row[HEAT_NORMALS - 1 + i]!, 0);
+  load.set(row.subarray(0, HEAT_NORMALS - 1), 1);
+  load.set(row.subarray(row.length - SPORE_NORMALS), HEAT_NORMALS);
   return load;
 }
 
 /** Rows with the weights that what was seen gives them, and how much of that must be doubted. */
 function weighed(
   rows: readonly Float64Array[],
+  logStart: (row: Float64Array, index: number) => number,
   observations: readonly Observation[],
   beds: readonly Float64Array[],
-  logStart: (row: Float64Array, index: number) => number,
 ): Draws {
   const likelihoods = rows.map((row) =>
     observations.map((seen, i) => Math.exp(logLikelihood(seen, loadOf(row, beds[i]!)))),
@@ -199,9 +291,9 @@ function orWrong(likelihood: number): number {
 
 /** How well one draw foretold one observation, as a logarithm, whatever its instrument is off. */
 function logLikelihood(seen: Observation, load: Float64Array): number {
-  const heat = runHeat(seen.run, load, STEP_MINUTES);
   switch (seen.kind) {
-    case 'probe':
+    case 'probe': {
+      const heat = runHeat(seen.run, load, STEP_MINUTES);
       return logOfProbe(
         seen.readings.map(
           (r) =>
@@ -213,12 +305,19 @@ function logLikelihood(seen: Observation, load: Float64Array): number {
             ),
         ),
       );
+    }
     case 'maximum': {
+      const heat = runHeat(seen.run, load, STEP_MINUTES);
       const hottest = heat.coreCelsius.reduce((a, b) => Math.max(a, b), -Infinity);
       return -((seen.celsius - hottest) ** 2) / (2 * (MAXIMUM_SIGMA_C ** 2 + OFFSET_SIGMA_C ** 2));
     }
+    case 'jars':
+      return logOfOutcome(seen, load);
+    case 'practice':
+      return logOfPractice(seen.practice, load);
     case 'indicator': {
-      const chance = D_POINTS.reduce(
+      const heat = runHeat(seen.run, load, STEP_MINUTES);
+      const chance = NORMAL_SUM.reduce(
         (sum, [z, weight]) => sum + weight * chanceOfSpores(seen, heat.coreF0, z),
         0,
       );
@@ -250,11 +349,13 @@ function squared(row: Float64Array): number {
   return row.reduce((sum, z) => sum + z * z, 0);
 }
 
-function momentsOf({ normals: rows, weights }: Draws): {
+interface Moments {
   readonly mean: Float64Array;
   readonly sigma: Float64Array;
-} {
-  const size = rows[0]?.length ?? DRAW_SIZE;
+}
+
+function momentsOf({ normals: rows, weights }: Draws): Moments {
+  const size = rows[0]?.length ?? 0;
   const mean = new Float64Array(size);
   rows.forEach((row, k) => row.forEach((z, i) => (mean[i]! += weights[k]! * z)));
   const spread = new Float64Array(size);

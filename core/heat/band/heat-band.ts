@@ -1,6 +1,6 @@
 import { requireWithin } from '../../base/errors.js';
-import { effectiveCount, weightedQuantiles, type Draws } from './draws.js';
-import { runHeat, type Run } from './run-heat.js';
+import { effectiveCount, weightedQuantiles, type Draws } from '../load/draws.js';
+import { runHeat, type Run } from '../load/run-heat.js';
 
 export interface Likely {
   /** One in ten is lower. */

@@ -1,6 +1,6 @@
 import { TENTH_Z } from '../../base/normal.js';
-import { runHeat, type Run } from './run-heat.js';
-import { DRAW_SIZE } from './uncertain-load.js';
+import { runHeat, type Run } from '../load/run-heat.js';
+import { HEAT_NORMALS } from '../load/uncertain-load.js';
 
 const STEP_MINUTES = 1;
 
@@ -10,7 +10,7 @@ const STEP_MINUTES = 1;
  * hundreds of draws would; for what is planned while one types.
  */
 export function f0OfNineInTen(run: Run): number {
-  const row = new Float64Array(DRAW_SIZE);
+  const row = new Float64Array(HEAT_NORMALS);
   const f0At = (normals: Float64Array) => runHeat(run, normals, STEP_MINUTES).coreF0;
   const logAt = (i: number, z: number) => {
     row[i] = z;

@@ -1,29 +1,5 @@
-import { requireWithin } from '../../base/errors.js';
-import type { Field } from '../../base/refusals.js';
-import { radius, slab, stillDirection, type Direction } from './directions.js';
-
-/** A jar's contents stand as a cylinder, a bag's as a brick. Millimeters. */
-export type Shape =
-  | { readonly kind: 'cylinder'; readonly radiusMm: number; readonly heightMm: number }
-  | {
-      readonly kind: 'brick';
-      readonly lengthMm: number;
-      readonly widthMm: number;
-      readonly heightMm: number;
-    };
-
-/** Biot numbers h L/k face by face, with L of `characteristicM`. Left out: the face is at the chamber's temperature. */
-export interface Films {
-  readonly side?: number;
-  readonly bottom?: number;
-  readonly top?: number;
-}
-
-/** A point of the body: 0 to 1 from the axis (or the middle of a brick) to its side, and from bottom to top. */
-export interface Place {
-  readonly out: number;
-  readonly up: number;
-}
+import type { Direction } from './directions.js';
+import { directionsOf, fastestAfter, type Films, type Place, type Shape, type Three } from './shape.js';
 
 /** How a body answers its chamber at some points: a sum of modes that forget at their own rates. */
 export interface Body {
@@ -36,10 +12,7 @@ export interface Body {
   readonly slowestUp: number;
 }
 
-const MM_PER_M = 1000;
 const SECONDS = 60;
-/** A mode that has faded to e^−9 is gone. */
-const GONE_AFTER_RATES = 9;
 /** Modes are exact at this time after a jump of the chamber, unless asked otherwise. */
 export const SETTLE_MINUTES = 0.25;
 /**
@@ -54,13 +27,6 @@ const FINE: Grouping = { width: 0.01, widest: 0.06 };
 const COARSE: Grouping = { width: 0.02, widest: 0.15 };
 const COARSE_FROM_MINUTES = 0.5;
 
-/** Length that a Biot number is made with: the radius of a cylinder, half the shortest side of a brick. */
-export function characteristicM(shape: Shape): number {
-  return shape.kind === 'cylinder'
-    ? shape.radiusMm / MM_PER_M
-    : Math.min(shape.lengthMm, shape.widthMm, shape.heightMm) / 2 / MM_PER_M;
-}
-
 /**
  * The modes of a finite cylinder or a brick.
  *
@@ -74,40 +40,10 @@ export function bodyOf(
   diffusivityM2PerS: number,
   settleMinutes = SETTLE_MINUTES,
 ): Body {
-  checkShape(shape);
-  requireWithin(diffusivityM2PerS, { field: 'diffusivity', min: 1e-8, max: 1e-5, unit: ' m²/s' });
-  const fastest = GONE_AFTER_RATES / (settleMinutes * SECONDS);
+  const fastest = fastestAfter(settleMinutes);
   const grouping = settleMinutes < COARSE_FROM_MINUTES ? FINE : COARSE;
-  const unit = characteristicM(shape);
-  const biot = (value: number | undefined, lengthM: number) => (checkBiot(value) * lengthM) / unit;
-  const up = (heightMm: number) => {
-    const heightM = heightMm / MM_PER_M;
-    return slab(heightM, biot(films.bottom, heightM), biot(films.top, heightM), diffusivityM2PerS, fastest);
-  };
-  if (shape.kind === 'cylinder') {
-    const around = radius(shape.radiusMm / MM_PER_M, checkBiot(films.side), diffusivityM2PerS, fastest);
-    const upward = up(shape.heightMm);
-    return product(
-      [around, upward, stillDirection()],
-      grouping,
-      fastest,
-      upward.slowestAt,
-      ({ out, up: height }) => [out, height, 0],
-    );
-  }
-  const across = (sideMm: number) => {
-    const sideM = sideMm / MM_PER_M;
-    const side = biot(films.side, sideM);
-    return slab(sideM, side, side, diffusivityM2PerS, fastest);
-  };
-  const upward = up(shape.heightMm);
-  return product(
-    [across(shape.lengthMm), across(shape.widthMm), upward],
-    grouping,
-    fastest,
-    upward.slowestAt,
-    ({ out, up: height }) => [0.5, 0.5 + out / 2, height],
-  );
+  const { directions, slowestUp, at } = directionsOf(shape, films, diffusivityM2PerS, fastest);
+  return product(directions, grouping, fastest, slowestUp, at);
 }
 
 /** A liquid mixes itself: one temperature, one time constant. */
@@ -120,8 +56,6 @@ export function mixedBody(timeConstantMinutes: number): Body {
     slowestUp: 0.5,
   };
 }
-
-type Three<T> = readonly [T, T, T];
 
 /** The modes of a body are all products of one mode a direction; those of almost one rate are grouped. */
 function product(
@@ -223,22 +157,4 @@ function eachMode(
       }
     }
   }
-}
-
-function checkShape(shape: Shape): void {
-  const side = (field: Field, value: number) =>
-    requireWithin(value, { field, min: 1, max: 1e6, unit: ' mm' });
-  if (shape.kind === 'cylinder') {
-    side('radius', shape.radiusMm);
-  } else {
-    side('length', shape.lengthMm);
-    side('width', shape.widthMm);
-  }
-  side('height', shape.heightMm);
-}
-
-function checkBiot(value: number | undefined): number {
-  return value === undefined || value === Infinity
-    ? Infinity
-    : requireWithin(value, { field: 'biotNumber', min: 0, max: 1e6 });
 }

@@ -1,5 +1,6 @@
 import { f0OfCurve, type ProfilePoint } from '../lethality.js';
-import type { Body, Place } from './body.js';
+import type { Body } from './body.js';
+import type { Place } from './shape.js';
 import { cappedAt } from './cap.js';
 import { respond } from './respond.js';
 

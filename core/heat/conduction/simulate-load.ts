@@ -1,9 +1,10 @@
 import { requireWithin } from '../../base/errors.js';
 import { f0OfCurve, type ProfilePoint } from '../lethality.js';
-import { bodyOf, type Body, type Films, type Place, type Shape } from './body.js';
+import { bodyOf, type Body } from './body.js';
 import { cappedAt } from './cap.js';
 import { coldestPlace } from './coldest-place.js';
 import { respond } from './respond.js';
+import type { Films, Place, Shape } from './shape.js';
 
 /** Ten seconds: a pressure cooker changes slowly. */
 export const STEP_MINUTES = 1 / 6;

@@ -7,14 +7,16 @@ import {
   formatNumber,
   heldMs,
   overcook,
+  practiceOf,
   waterLostMl,
   type CookView,
   type HeatBand,
+  type Spoilage,
   type Proof,
 } from '../../../../core/index';
 import { temperatureWords, volumeWords } from '../../../data/words/measure-words';
-import { HeatService } from '../../../data/work/heat-service';
-import { chanceWords, courseWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
+import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
+import { f0BandWords, f0Words, likelyWords, restsOn } from '../../../data/words/heat-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
@@ -29,7 +31,7 @@ import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
-import { verdictWords } from './verdicts';
+import { keepingWords, verdictWords } from './verdicts';
 import { Fold } from '../../../pieces/fold';
 
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
@@ -62,6 +64,7 @@ export class CookRecord {
   private readonly heat = inject(HeatService);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
   protected readonly band = signal<HeatBand | undefined>(undefined);
+  protected readonly spoilage = signal<Spoilage | undefined>(undefined);
   protected readonly nowMs = this.time.minute;
 
   protected readonly view = computed(() =>
@@ -78,24 +81,27 @@ export class CookRecord {
     return at === undefined ? 'not begun' : shortTime(at, this.time.now());
   });
   /** Everything measured in vessels of this kind, this cook's own with it. */
-  private readonly observations = computed(() => {
+  private readonly evidence = computed(() => {
     const [house, view] = [this.store.house(), this.view()];
     return house === undefined || view?.contents === undefined
-      ? []
-      : this.heat.observations(house, view.contents, this.nowMs());
+      ? NO_EVIDENCE
+      : this.heat.evidence(house, view.contents, this.nowMs());
   });
   protected readonly heatWords = computed(() => {
-    const band = this.band();
+    const [band, run] = [this.band(), this.run()];
     return band === undefined
       ? undefined
       : {
-          course: courseWords(band.coreF0, this.target()),
-          likely: likelyWords(band.coreF0),
+          f0: f0BandWords(band, this.target()),
           uncapped: likelyWords(band.uncappedF0),
-          chance: chanceWords(band.chance),
-          rests: restsOn(this.observations().length, band),
+          rests: restsOn(this.evidence(), band, run && practiceOf(run.load)),
           outside: this.outside(),
         };
+  });
+  /** What the load comes to by its heat, beside what the clock and the proofs say. */
+  protected readonly keeping = computed(() => {
+    const [view, spoilage] = [this.view(), this.spoilage()];
+    return view && spoilage && keepingWords(view.verdict, spoilage);
   });
   private readonly run = computed(() => {
     const view = this.view();
@@ -163,16 +169,23 @@ export class CookRecord {
 
   private async reckon(view: CookView | undefined): Promise<void> {
     const run = view?.state.phase === 'ended' ? undefined : this.run();
-    if (run === undefined || view?.steps.length === 0) {
+    if (run === undefined || view?.contents === undefined || view.steps.length === 0) {
       this.band.set(undefined);
+      this.spoilage.set(undefined);
       return;
     }
+    const evidence = this.evidence();
+    const cook = view.cook.id;
     // The vessels that were measured are few: what is told is of the others beside them.
-    const about = { of: 'sameCook', cook: view!.cook.id } as const;
-    const band = await this.heat.band('record', run, this.observations(), this.target(), about);
-    if (band !== undefined) {
-      this.band.set(band);
-    }
+    const [band, spoilage] = await Promise.all([
+      this.heat.band('record', run, evidence, this.target(), { of: 'sameCook', cook }),
+      this.heat.spoilage('record', run, view.contents, view.vesselIds.length, evidence, {
+        of: 'sameLoad',
+        cook,
+      }),
+    ]);
+    this.band.update((before) => band ?? before);
+    this.spoilage.update((before) => spoilage ?? before);
   }
 }
 

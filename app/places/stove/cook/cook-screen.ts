@@ -25,11 +25,13 @@ import {
   type EntryId,
   type CookView,
   type HeatBand,
+  type Spoilage,
 } from '../../../../core/index';
 import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { Chime } from '../../../data/devices/chime';
-import { HeatService } from '../../../data/work/heat-service';
-import { chanceWords, courseWords, f0Words, likelyWords } from '../../../data/words/heat-words';
+import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
+import { f0BandWords, f0Words } from '../../../data/words/heat-words';
+import { spoilWords } from '../../../data/words/spoil-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
@@ -131,12 +133,13 @@ export class CookScreen {
   private readonly minuteMs = this.time.minute;
   private readonly run = computed(() => cookRun(this.view(), this.minuteMs()));
   protected readonly band = signal<HeatBand | undefined>(undefined);
-  private readonly observations = computed(() => {
+  protected readonly spoilage = signal<Spoilage | undefined>(undefined);
+  private readonly evidence = computed(() => {
     const house = this.store.house();
     const { contents } = this.view();
     return house === undefined || contents === undefined
-      ? []
-      : this.heatService.observations(house, contents, this.minuteMs(), this.view());
+      ? NO_EVIDENCE
+      : this.heatService.evidence(house, contents, this.minuteMs(), this.view());
   });
   private readonly earned = computed(() => {
     const run = this.run();
@@ -151,8 +154,8 @@ export class CookScreen {
     if (phase === 'lost') {
       return { words: 'Not counting', tone: 'beet' };
     }
-    const band = this.band();
-    return band === undefined ? { words: 'By time', tone: 'soft' } : courseWords(band.coreF0, this.target());
+    const spoilage = this.spoilage();
+    return spoilage === undefined ? { words: 'By time', tone: 'soft' } : spoilWords(spoilage);
   });
   protected readonly forecast = computed(() => {
     const band = this.band();
@@ -161,9 +164,9 @@ export class CookScreen {
       return '';
     }
     if (this.view().state.phase === 'lost') {
-      return `Its coldest point has earned about F0 ${f0Words(earned)} so far; it needs ${this.target()}.`;
+      return `Its coldest point has earned about F0 ${f0Words(earned)} so far, if all is middling.`;
     }
-    return `Its coldest point is likely to end at F0 ${likelyWords(band.coreF0)}; it needs ${this.target()}. Chance ${chanceWords(band.chance)}. So far about ${f0Words(earned)}.`;
+    return `${f0BandWords(band, this.target())} So far ${f0Words(earned)}, if all is middling.`;
   });
   /** What either answer to a loss would give, if all is middling. */
   protected readonly ifBack = computed(() => {
@@ -236,19 +239,20 @@ export class CookScreen {
 
   private async reckon(): Promise<void> {
     const run = this.run();
-    if (run === undefined) {
+    const { contents, cook, vesselIds } = this.view();
+    if (run === undefined || contents === undefined) {
       this.band.set(undefined);
+      this.spoilage.set(undefined);
       return;
     }
-    const band = await this.heatService.band(
-      `cook ${this.view().cook.id}`,
-      run,
-      this.observations(),
-      this.target(),
-    );
-    if (band !== undefined) {
-      this.band.set(band);
-    }
+    const kind = `cook ${cook.id}`;
+    const evidence = this.evidence();
+    const [band, spoilage] = await Promise.all([
+      this.heatService.band(kind, run, evidence, this.target()),
+      this.heatService.spoilage(kind, run, contents, vesselIds.length, evidence),
+    ]);
+    this.band.update((before) => band ?? before);
+    this.spoilage.update((before) => spoilage ?? before);
   }
 
   private startOrHold(): void {

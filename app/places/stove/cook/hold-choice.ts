@@ -19,22 +19,18 @@ import {
   holdForChance,
   holdReaching,
   middleF0,
+  practiceOf,
   runOf,
   steamBesideAir,
   vesselAir,
   type CookPlan,
   type HeatBand,
+  type Spoilage,
 } from '../../../../core/index';
 import { degreesWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
-import { HeatService } from '../../../data/work/heat-service';
-import {
-  chanceWords,
-  courseWords,
-  f0Words,
-  holdWords,
-  likelyWords,
-  restsOn,
-} from '../../../data/words/heat-words';
+import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
+import { f0BandWords, f0Words, holdWords, restsOn } from '../../../data/words/heat-words';
+import { eachWords, spoilWords } from '../../../data/words/spoil-words';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { HeatBandBar } from '../../../pieces/heat-band-bar';
@@ -43,6 +39,8 @@ import { HeatBandBar } from '../../../pieces/heat-band-bar';
 const WANTED_CHANCE = 0.9;
 const SHORTEST_MIN = 5;
 const LONGEST_MIN = 360;
+/** Nothing is set in proportion to less, min. */
+const LEAST_F0 = 1e-6;
 
 /** How long: the schools side by side, turned into this pressure and these vessels, with what the middle likely gets. */
 @Component({
@@ -54,6 +52,8 @@ const LONGEST_MIN = 360;
 })
 export class HoldChoice {
   readonly plan = input.required<CookPlan>();
+  /** Vessels of the load. */
+  readonly count = input.required<number>();
   readonly roomC = input.required<number>();
   readonly schoolChosen = output<number>();
   readonly holdChosen = output<number>();
@@ -69,25 +69,37 @@ export class HoldChoice {
   protected readonly shortest = SHORTEST_MIN;
   protected readonly longest = LONGEST_MIN;
   protected readonly band = signal<HeatBand | undefined>(undefined);
+  /** The middle of the band beside the middling run that it was asked for: both move with a run, the one from the worker. */
+  private readonly bandToMiddling = signal(1);
+  protected readonly spoilage = signal<Spoilage | undefined>(undefined);
   private readonly measured = signal<number | undefined>(undefined);
 
   private readonly run = computed(() => {
     const plan = this.plan();
     return runOf(plan.contents, { ...plan, roomC: this.roomC() }, plan.startC);
   });
-  protected readonly observations = computed(() => {
+  private readonly evidence = computed(() => {
     const house = this.store.house();
-    return house === undefined ? [] : this.heat.observations(house, this.plan().contents, this.time.minute());
+    return house === undefined
+      ? NO_EVIDENCE
+      : this.heat.evidence(house, this.plan().contents, this.time.minute());
   });
   /** In the frame of the change; the band follows from the worker. */
-  protected readonly middle = computed(() => middleF0(this.run()));
-  protected readonly course = computed(() => {
+  protected readonly middle = computed(() => middleF0(this.run()) * this.bandToMiddling());
+  /** What the load comes to, first of all. */
+  protected readonly verdict = computed(() => {
+    const spoilage = this.spoilage();
+    return spoilage && { ...spoilWords(spoilage), each: eachWords(spoilage) };
+  });
+  protected readonly f0 = computed(() => {
     const band = this.band();
-    return band && courseWords(band.coreF0, this.target);
+    return band === undefined
+      ? `Coldest point: F0 about ${f0Words(this.middle())} min.`
+      : f0BandWords(band, this.target);
   });
   protected readonly rests = computed(() => {
     const band = this.band();
-    return band && restsOn(this.observations().length, band);
+    return band && restsOn(this.evidence(), band, practiceOf(this.run().load));
   });
   protected readonly governs = computed(() => {
     const { isHoldChosen, basis, holdMinutes } = this.plan();
@@ -97,7 +109,7 @@ export class HoldChoice {
     if (basis === 'measured') {
       return `What was measured in these vessels governs: ${holdMinutes} min gives the target to nine in ten.`;
     }
-    return this.observations().length > 0 && this.measured() === undefined
+    return this.evidence().measured.length > 0 && this.measured() === undefined
       ? 'By what was measured no hold up to five hours is sure; the trade’s hold stands. Smaller vessels, or find out why.'
       : 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.';
   });
@@ -149,39 +161,40 @@ export class HoldChoice {
       void this.reckonBand();
     });
     effect(() => {
+      void this.reckonSpoilage();
+    });
+    effect(() => {
       void this.reckonMeasured();
     });
-  }
-
-  protected words(f0: number): string {
-    return f0Words(f0);
-  }
-
-  protected likely(band: HeatBand): string {
-    return likelyWords(band.coreF0);
-  }
-
-  protected chance(band: HeatBand): string {
-    return chanceWords(band.chance);
   }
 
   protected readonly holdWords = holdWords;
 
   private async reckonBand(): Promise<void> {
-    const band = await this.heat.band('load', this.run(), this.observations());
+    const run = this.run();
+    const band = await this.heat.band('load', run, this.evidence());
     if (band !== undefined) {
       this.band.set(band);
+      this.bandToMiddling.set(band.coreF0.middle / Math.max(middleF0(run), LEAST_F0));
+    }
+  }
+
+  private async reckonSpoilage(): Promise<void> {
+    const { contents } = this.plan();
+    const spoilage = await this.heat.spoilage('load', this.run(), contents, this.count(), this.evidence());
+    if (spoilage !== undefined) {
+      this.spoilage.set(spoilage);
     }
   }
 
   private async reckonMeasured(): Promise<void> {
-    const observations = this.observations();
+    const evidence = this.evidence();
     const { contents, startC, planned } = this.withoutHold();
-    if (observations.length === 0) {
+    if (evidence.measured.length === 0) {
       this.measuredHold.emit(undefined);
       return;
     }
-    const holds = await this.heat.holds('load', contents, planned, startC, observations);
+    const holds = await this.heat.holds('load', contents, planned, startC, evidence);
     if (holds !== undefined) {
       const hold = holdForChance(holds, WANTED_CHANCE);
       this.measured.set(hold);

@@ -1,6 +1,6 @@
-import type { CookVerdict, VerdictReason, VerdictWord } from '../../../../core/index';
-
-type Tone = 'done' | 'rye' | 'beet';
+import type { CookVerdict, Spoilage, VerdictReason, VerdictWord } from '../../../../core/index';
+import type { Tone } from '../../../data/words/heat-words';
+import { eachWords, spoilWords } from '../../../data/words/spoil-words';
 
 const WORDS: Readonly<Record<VerdictWord, { readonly word: string; readonly tone: Tone }>> = {
   proved: { word: 'Proved', tone: 'done' },
@@ -29,13 +29,32 @@ const REASONS: Readonly<Record<VerdictReason, string>> = {
   stopped: 'It was stopped. The load waits for another cook.',
 };
 
+/** What a clock finds wanting; how much it harms is told by the heat. */
+const BY_CLOCK: ReadonlySet<VerdictReason> = new Set(['held too short', 'hardly vented']);
+const NOT_AS_PLANNED = { word: 'Not as planned', tone: 'rye' } as const;
+
 /** What a cook's record is worth, in words, with the reasons that decide it first. */
-export function verdictWords(verdict: CookVerdict): {
+export function verdictWords({ word, reasons }: CookVerdict): {
   readonly word: string;
   readonly tone: Tone;
   readonly why: string;
 } {
-  const proved = verdict.word === 'proved';
-  const reasons = verdict.reasons.filter((r) => !(proved && r === 'held as planned'));
-  return { ...WORDS[verdict.word], why: reasons.map((r) => REASONS[r]).join(' ') };
+  const told = reasons.filter((r) => !(word === 'proved' && r === 'held as planned'));
+  const isByClock = word === 'not-sterile' && BY_CLOCK.has(reasons[0]!);
+  return { ...(isByClock ? NOT_AS_PLANNED : WORDS[word]), why: told.map((r) => REASONS[r]).join(' ') };
+}
+
+/** What its load comes to by its heat: never calmer than its verdict. */
+export function keepingWords(
+  { word }: CookVerdict,
+  spoilage: Spoilage,
+): { readonly words: string; readonly tone: Tone; readonly each: string } {
+  const { words, tone } = spoilWords(spoilage);
+  return word === 'not-sterile' && tone === 'done'
+    ? {
+        words: `By its heat alone: ${words.charAt(0).toLowerCase()}${words.slice(1)}`,
+        tone: 'rye',
+        each: eachWords(spoilage),
+      }
+    : { words, tone, each: eachWords(spoilage) };
 }

@@ -1,5 +1,5 @@
 import { TENTH_Z } from '../../base/normal.js';
-import type { Films, Shape } from '../conduction/body.js';
+import type { Films, Shape } from '../conduction/shape.js';
 
 /** What stands in the cooker, as heat sees it. */
 export type ThermalLoad =
@@ -46,10 +46,12 @@ const PURGE_SIGMA = spread(1 / 1.7, 1.7).sigma;
 /** A gauge that was not tested may be off by 1 °C either way (8 in 10). */
 const GAUGE_SIGMA_C = 1 / TENTH_Z;
 
-/** Numbers of a standard normal that one draw of a load needs. */
-export const DRAW_SIZE = 6;
+/** Standard normals of a draw that heat depends on; those of the spores follow. */
+export const HEAT_NORMALS = 6;
+/** Then how hard the spores are and how many, as everybody finds them, and the same of one lot. */
+export const SPORE_NORMALS = 4;
 /** The draw in which everything is as it most likely is. */
-export const MIDDLING: ArrayLike<number> = new Float64Array(DRAW_SIZE);
+export const MIDDLING: ArrayLike<number> = new Float64Array(HEAT_NORMALS + SPORE_NORMALS);
 
 /** One possible truth about a load. */
 export interface DrawnLoad {

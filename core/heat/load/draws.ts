@@ -1,5 +1,5 @@
 import type { Random } from '../../record/new-id.js';
-import { DRAW_SIZE } from './uncertain-load.js';
+import { HEAT_NORMALS, SPORE_NORMALS } from './uncertain-load.js';
 
 /** Draws of what is uncertain about a load: rows of standard normals, each with a weight; the weights add up to one. */
 export interface Draws {
@@ -10,9 +10,18 @@ export interface Draws {
 }
 
 /** So many draws from what is likely before anything was measured. The same seed gives the same draws. */
-export function priorDraws(count: number, random: Random, size = DRAW_SIZE): Draws {
-  const normals = Array.from({ length: count }, () => normalRow(random, size));
-  return { normals, weights: new Float64Array(count).fill(1 / count) };
+export function priorDraws(count: number, random: Random): Draws {
+  const heat = normalRows(count, random, HEAT_NORMALS);
+  const spores = normalRows(count, random, SPORE_NORMALS);
+  return {
+    normals: heat.map((row, k) => Float64Array.of(...row, ...spores[k]!)),
+    weights: new Float64Array(count).fill(1 / count),
+  };
+}
+
+/** Rows of standard normals. */
+export function normalRows(count: number, random: Random, size: number): readonly Float64Array[] {
+  return Array.from({ length: count }, () => normalRow(random, size));
 }
 
 function normalRow(random: Random, size: number): Float64Array {

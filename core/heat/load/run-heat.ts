@@ -41,10 +41,10 @@ const STEP_MINUTES = 1;
 export function runHeat(run: Run, normals: ArrayLike<number>, stepMinutes: number): RunHeat {
   const drawn = drawLoad(run.load, normals);
   const chamber = seenByVessel(run, drawn);
-  const { body, shares } = bodyAt(drawn);
+  const body = boundBody(drawn);
   const { minutes, chamberCelsius, celsius } = respond(
     body,
-    [shares],
+    [body.sharesAt({ out: 0, up: body.slowestUp })],
     chamber,
     run.initialCelsius,
     stepMinutes,
@@ -78,7 +78,7 @@ export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: 
   if (drawn.body.kind === 'liquid') {
     return undefined;
   }
-  const { body } = bodyAt(drawn);
+  const body = boundBody(drawn);
   const { minutes, celsius } = respond(
     body,
     [body.sharesAt({ out: 1, up: 0.5 }), body.meanShares],
@@ -89,12 +89,11 @@ export function overcook(run: Run): { readonly wallF0: number; readonly meanF0: 
   return { wallF0: f0OfCurve(minutes, celsius[0]), meanF0: f0OfCurve(minutes, celsius[1]) };
 }
 
-function bodyAt({ body }: DrawnLoad): { readonly body: Body; readonly shares: Float64Array } {
-  const made =
-    body.kind === 'liquid'
-      ? mixedBody(body.timeConstantMinutes)
-      : bodyOf(body.shape, body.films, body.diffusivityM2PerS, SETTLE_MINUTES);
-  return { body: made, shares: made.sharesAt({ out: 0, up: made.slowestUp }) };
+/** The modes of what was drawn; a liquid mixes itself and has one. */
+export function boundBody({ body }: Pick<DrawnLoad, 'body'>, settleMinutes = SETTLE_MINUTES): Body {
+  return body.kind === 'liquid'
+    ? mixedBody(body.timeConstantMinutes)
+    : bodyOf(body.shape, body.films, body.diffusivityM2PerS, settleMinutes);
 }
 
 /**

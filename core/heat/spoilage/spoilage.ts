@@ -1,0 +1,138 @@
+import type { Draws } from '../load/draws.js';
+import { effectiveCount } from '../load/draws.js';
+import { inCommon } from '../load/bed-spread.js';
+import { HEAT_NORMALS } from '../load/uncertain-load.js';
+import type { Run } from '../load/run-heat.js';
+import { NORMAL_SUM } from '../../base/normal-sum.js';
+import { heatField, survivingShare, type HeatField } from './heat-field.js';
+import { sporesOf, type Spores } from './spores.js';
+
+/** Like vessels of one cook. */
+export interface Vessels {
+  readonly run: Run;
+  readonly count: number;
+  /** What of each vessel carries spores: grams of dry matter, or milliliters of a liquid. */
+  readonly each: number;
+}
+
+/** How many vessels of a load likely sour by the cook. */
+export interface Spoilage {
+  readonly count: number;
+  /** Chance that one vessel spoils. */
+  readonly perVessel: number;
+  /** One in ten loads has fewer, half have at most, one in ten has more. */
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+  /** How many equal draws it rests on. */
+  readonly draws: number;
+}
+
+/** Beds at which it is looked how F0 moves with the bed: standard deviations. */
+const BEDS = [-3, -2, -1, 0, 1, 2, 3] as const;
+
+/**
+ * Survivors in each vessel, N = ∫ n₀ 10^(−F0(x)/D) dV, the chance that it spoils, 1 − e^(−N) (Poisson), and how many of a
+ * load do. Vessels of one cook share their draw; each has a bed of its own beside.
+ *
+ * @param draws of a cook's middle vessel: see `drawsAfter` with `ofCook`
+ */
+export function spoilageOf(vessels: Vessels, draws: Draws): Spoilage {
+  const chances = chancesOf(vessels, draws);
+  const numbers = numbersOf(chances, draws.weights, vessels.count);
+  return {
+    count: vessels.count,
+    perVessel: chances.reduce((sum, chance, k) => sum + draws.weights[k]! * chance, 0),
+    low: atShare(numbers, 0.1),
+    middle: atShare(numbers, 0.5),
+    high: atShare(numbers, 0.9),
+    draws: effectiveCount(draws),
+  };
+}
+
+/** Chance of each vessel, draw by draw. */
+export function chancesOf({ run, each }: Vessels, { normals }: Pick<Draws, 'normals'>): readonly number[] {
+  const slope = slopeByF0(run);
+  return normals.map((row) => {
+    const field = heatField(run, row);
+    return chanceOf(field, sporesOfRow(run, row), each, slope(field.coldestF0));
+  });
+}
+
+/** The spores that one draw of a load speaks of. */
+export function sporesOfRow({ load }: Pick<Run, 'load'>, row: ArrayLike<number>): Spores {
+  const normal = (i: number) => row[HEAT_NORMALS + i] ?? 0;
+  return sporesOf(
+    load.kind,
+    { hardness: normal(0), number: normal(1) },
+    { hardness: normal(2), number: normal(3) },
+  );
+}
+
+/** Chance that a vessel spoils, over what vessels of one cook have to themselves. */
+export function chanceOf(
+  field: HeatField,
+  { dMinutes, perUnit }: Spores,
+  each: number,
+  lnF0PerBed: number,
+): number {
+  const own = lnF0PerBed * Math.sqrt(1 - inCommon('cook'));
+  return NORMAL_SUM.reduce((sum, [z, weight]) => {
+    const left = each * perUnit * survivingShare(field, dMinutes * Math.exp(-own * z));
+    return sum - weight * Math.expm1(-left);
+  }, 0);
+}
+
+/** How much ln F0 of the coldest point moves with one standard deviation of the bed, by what it is. */
+function slopeByF0(run: Run): (f0: number) => number {
+  if (run.load.kind === 'liquid') {
+    return () => 0;
+  }
+  const logs = BEDS.map((bed) => {
+    const row = Float64Array.of(bed);
+    return Math.log(heatField(run, row).coldestF0);
+  });
+  const steps = logs.slice(1).map((log, i) => ({
+    until: (log + logs[i]!) / 2,
+    slope: (log - logs[i]!) / (BEDS[i + 1]! - BEDS[i]!),
+  }));
+  return (f0) => {
+    const at = Math.log(f0);
+    const next = steps.findIndex((s) => s.until >= at);
+    const [before, here] = [steps[next - 1], steps[next]];
+    if (here === undefined || before === undefined) {
+      return (here ?? steps[steps.length - 1]!).slope;
+    }
+    const share = (at - before.until) / (here.until - before.until);
+    return before.slope + share * (here.slope - before.slope);
+  };
+}
+
+/** How likely it is that none, one, two … of a load spoil. */
+export function numbersOf(
+  chances: readonly number[],
+  weights: ArrayLike<number>,
+  count: number,
+): readonly number[] {
+  const numbers = new Array<number>(count + 1).fill(0);
+  chances.forEach((chance, k) => {
+    // Binomial, built up vessel by vessel.
+    const own = [1];
+    for (let n = 0; n < count; n++) {
+      own.push(0);
+      for (let spoiled = n + 1; spoiled > 0; spoiled--) {
+        own[spoiled] = own[spoiled]! * (1 - chance) + own[spoiled - 1]! * chance;
+      }
+      own[0]! *= 1 - chance;
+    }
+    own.forEach((p, spoiled) => (numbers[spoiled]! += weights[k]! * p));
+  });
+  return numbers;
+}
+
+/** The least number at which so much of the weight is reached. */
+function atShare(numbers: readonly number[], share: number): number {
+  let sum = 0;
+  const found = numbers.findIndex((p) => (sum += p) >= share - 1e-12);
+  return found < 0 ? numbers.length - 1 : found;
+}
