@@ -105,7 +105,7 @@ export async function render<T>(
   return rendered;
 }
 
-const MOST_WAIT_MS = 5000;
+const MOST_WAIT_MS = 15_000;
 
 /** Until the live house shows all that is in the database. A write that was begun is read after. */
 async function caughtUp(): Promise<void> {

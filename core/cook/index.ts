@@ -36,7 +36,14 @@ export {
   type VerdictReason,
   type VerdictWord,
 } from './verdict.js';
-export { householdAtmosphereKPa, openAfterMinutes, planCook, VENT_MINUTES } from './programme.js';
+export {
+  householdAtmosphereKPa,
+  openAfterMinutes,
+  planCook,
+  schoolsHere,
+  VENT_MINUTES,
+  type SchoolHere,
+} from './programme.js';
 export type { CookPlan, CookWish } from './programme.js';
 export { shippedAppliances } from './shipped-appliances.js';
 export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';

@@ -7,6 +7,7 @@ import {
   middleF0,
   openAfterMinutes,
   planCook,
+  schoolsHere,
   runOf,
   shippedAppliances,
   shippedVesselTypes,
@@ -112,6 +113,21 @@ describe('the hold', () => {
     expect(() => plan({ psi: 3, altitudeM: 2000 })).toThrowMatching(
       refused('hold-too-long', { longestMinutes: 960, holdMinutes: Infinity }),
     );
+  });
+
+  it('stands on each school as a plan by it takes it', () => {
+    for (const [altitudeM, psi] of [
+      [0, 15],
+      [640, 15],
+      [1600, 9.4],
+    ] as const) {
+      const planned = plan({ altitudeM, psi });
+      const schools = schoolsHere(planned.contents, { ...planned, roomC: 20 }, planned.startC);
+      expect(schools.map((s) => s.minutes)).toEqual([60, 90, 120]);
+      for (const { minutes, hereMinutes } of schools) {
+        expect(hereMinutes).toBe(plan({ schoolMinutes: minutes, altitudeM, psi }).holdMinutes);
+      }
+    }
   });
 
   it('is the trade’s own for its kind of vessel, with its range', () => {

@@ -13,7 +13,7 @@ import { DRY_SHARE_OF_WET, type Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
 import { isPressureCooker } from './pot.js';
 import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
-import { tradeHold, type TradeHold } from './trade-holds.js';
+import { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
 /** A full plume for ten minutes: USDA Complete Guide to Home Canning. */
 export const VENT_MINUTES = 10;
@@ -151,9 +151,9 @@ function holdOf(
   relativeMinutes: number | undefined,
   chamberC: number,
 ): number {
-  const exact =
-    chosenHoldMinutes ?? measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least);
-  const holdMinutes = Math.ceil((exact - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
+  const holdMinutes = rounded(
+    chosenHoldMinutes ?? measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least),
+  );
   const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
   if (!(holdMinutes <= most)) {
     throw new CoreError('hold-too-long', {
@@ -165,6 +165,32 @@ function holdOf(
     });
   }
   return holdMinutes;
+}
+
+/** The one rounding rule of holds. */
+function rounded(minutes: number): number {
+  return Math.ceil((minutes - OVER_BY_MIN) / HOLD_STEP_MIN) * HOLD_STEP_MIN;
+}
+
+/** A school of the trade with the hold that it comes to here. */
+export interface SchoolHere extends TradeSchool {
+  /** What a plan by this school holds; absent where steam is too cool for it. */
+  readonly hereMinutes?: number;
+}
+
+/** The schools side by side, each with the hold that a plan takes by it. */
+export function schoolsHere(
+  contents: Contents,
+  planned: Omit<PlannedRun, 'holdMinutes'>,
+  startC: number,
+): readonly SchoolHere[] {
+  const trade = tradeHold(contents.vessel, contents.stage);
+  return trade.schools.map((school) => {
+    const relative = relativeHold(contents, planned, trade, school.minutes, startC);
+    return relative === undefined
+      ? school
+      : { ...school, hereMinutes: rounded(Math.max(relative, trade.least)) };
+  });
 }
 
 /** The water that a come-up is reckoned with, before the budget that depends on it is known. */

@@ -70,11 +70,11 @@ describe('how long to hold', () => {
     setup = await furnishedHouse();
     const hold = await choice();
     const asked: number[] = [];
-    hold.fixture.componentInstance.schoolChosen.subscribe((m) => asked.push(m));
+    hold.fixture.componentInstance.schoolChosen.subscribe((s) => asked.push(s.minutes, s.hereMinutes!));
     hold.fixture.componentInstance.holdChosen.subscribe((m) => asked.push(m));
     await hold.press('120 min');
     await hold.type('input[type=range]', '140');
-    expect(asked).toEqual([120, 140]);
+    expect(asked).toEqual([120, 120, 140]);
   });
 
   it('warns of browning where sugar shares a long run, and never for grain', async () => {

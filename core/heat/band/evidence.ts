@@ -87,7 +87,7 @@ export function drawsAfter(
   random: Random,
   about: About = NEXT_COOK,
 ): Draws {
-  if (observations.length === 0 && about.of !== 'nextLoad') {
+  if (observations.length === 0 && about.of !== 'nextLoad' && about.of !== 'sameLoad') {
     return priorDraws(count, random);
   }
   const beds = bedsOf(observations, about);

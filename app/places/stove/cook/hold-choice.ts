@@ -21,16 +21,18 @@ import {
   middleF0,
   practiceOf,
   runOf,
+  schoolsHere,
   steamBesideAir,
   vesselAir,
   type CookPlan,
   type HeatBand,
+  type SchoolHere,
   type Spoilage,
 } from '../../../../core/index';
 import { degreesWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
 import { f0BandWords, f0Words, holdWords, restsOn } from '../../../data/words/heat-words';
-import { eachWords, spoilWords } from '../../../data/words/spoil-words';
+import { eachWords, oneInWords, spoilWords } from '../../../data/words/spoil-words';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { HeatBandBar } from '../../../pieces/heat-band-bar';
@@ -55,7 +57,8 @@ export class HoldChoice {
   /** Vessels of the load. */
   readonly count = input.required<number>();
   readonly roomC = input.required<number>();
-  readonly schoolChosen = output<number>();
+  /** A school, with the hold that stood on it. */
+  readonly schoolChosen = output<SchoolHere>();
   readonly holdChosen = output<number>();
   /** The hold that measuring has shown; undefined when nothing was measured or no hold is enough. */
   readonly measuredHold = output<number | undefined>();
@@ -84,6 +87,12 @@ export class HoldChoice {
       ? NO_EVIDENCE
       : this.heat.evidence(house, this.plan().contents, this.time.minute());
   });
+  protected readonly schools = computed(() => {
+    const { contents, startC, planned } = this.withoutHold();
+    return schoolsHere(contents, planned, startC);
+  });
+  /** What each school comes to here, by its minutes. */
+  protected readonly outcomes = signal<ReadonlyMap<number, string>>(new Map());
   /** In the frame of the change; the band follows from the worker. */
   protected readonly middle = computed(() => middleF0(this.run()) * this.bandToMiddling());
   /** What the load comes to, first of all. */
@@ -164,11 +173,21 @@ export class HoldChoice {
       void this.reckonSpoilage();
     });
     effect(() => {
+      void this.reckonSchools();
+    });
+    effect(() => {
       void this.reckonMeasured();
     });
   }
 
   protected readonly holdWords = holdWords;
+
+  protected choose(minutes: number): void {
+    const school = this.schools().find((s) => s.minutes === minutes);
+    if (school !== undefined) {
+      this.schoolChosen.emit(school);
+    }
+  }
 
   private async reckonBand(): Promise<void> {
     const run = this.run();
@@ -184,6 +203,23 @@ export class HoldChoice {
     const spoilage = await this.heat.spoilage('load', this.run(), contents, this.count(), this.evidence());
     if (spoilage !== undefined) {
       this.spoilage.set(spoilage);
+    }
+  }
+
+  private async reckonSchools(): Promise<void> {
+    const [schools, count, evidence] = [this.schools(), this.count(), this.evidence()];
+    const { contents, startC, planned } = this.withoutHold();
+    const told = await Promise.all(
+      schools.map(async ({ minutes, hereMinutes: holdMinutes }) => {
+        const run = holdMinutes && runOf(contents, { ...planned, holdMinutes }, startC);
+        const found = run && (await this.heat.spoilage(`school ${minutes}`, run, contents, count, evidence));
+        return found && ([minutes, oneInWords(found.perVessel)] as const);
+      }),
+    );
+    const known = told.flatMap((t) => (t ? [t] : []));
+    // One that was overtaken leaves what stands; the newest of all comes last.
+    if (known.length > 0) {
+      this.outcomes.set(new Map(known));
     }
   }
 

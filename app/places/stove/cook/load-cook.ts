@@ -24,6 +24,7 @@ import {
   planCook,
   shownGaugeKPa,
   tradeHold,
+  type SchoolHere,
   type BatchView,
   type Stage,
   type VesselType,
@@ -226,9 +227,10 @@ export class LoadCook {
     return tradeHold(vessel, stage).schools.some((s) => s.minutes === chosen) ? chosen : undefined;
   }
 
-  protected chooseSchool(minutes: number): void {
+  /** One press takes the number that stood on it, also where what was measured would govern. */
+  protected chooseSchool({ minutes, hereMinutes }: SchoolHere): void {
     this.school.set(minutes);
-    this.hold.set(undefined);
+    this.hold.set(this.measuredHold() === undefined ? undefined : hereMinutes);
   }
 
   protected setVent(minutes: number): void {
