@@ -42,10 +42,10 @@ test.describe('a cook led by instruments', () => {
     await expect(button(page, /^Open/)).toBeVisible();
     await page.getByRole('link', { name: /^Record of this cook/ }).click();
     await expect(page.getByText(/A probe logged F0 \d+\.\d min/)).toBeVisible();
-    await expect(page.getByText(/Rests on 1 measurement/)).toBeVisible();
+    await expect(page.getByText(/1 measurement in vessels like these/)).toBeVisible();
   });
 
-  test('that was hardly vented shows its air, and its record says not sterile', async ({ page }) => {
+  test('that was hardly vented shows its air, and its record says so', async ({ page }) => {
     await lidOn(page, 'hardly vented');
     await run(page, 35);
     await expect(page.getByText(/minutes left at 15 psi/)).toBeVisible();
