@@ -74,7 +74,11 @@ export class HeatService {
     targetF0 = USUAL_TARGET_F0,
     about: About = NEXT_COOK,
   ): Promise<HeatBand | undefined> {
-    return this.told(this.worker.band(kind, run, this.question(run, evidence, targetF0, about)));
+    const { measured } = evidence;
+    // What was measured tells of the middle what the trade cannot; both together would be asked far longer.
+    const question = this.question(run, evidence, targetF0, about);
+    const asked = measured.length > 0 ? { ...question, observations: measured } : question;
+    return this.told(this.worker.band(kind, run, asked));
   }
 
   /** How many of so many like vessels likely sour by the cook; undefined as above. */

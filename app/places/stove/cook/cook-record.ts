@@ -177,14 +177,11 @@ export class CookRecord {
     const evidence = this.evidence();
     const cook = view.cook.id;
     // The vessels that were measured are few: what is told is of the others beside them.
-    const [band, spoilage] = await Promise.all([
-      this.heat.band('record', run, evidence, this.target(), { of: 'sameCook', cook }),
-      this.heat.spoilage('record', run, view.contents, view.vesselIds.length, evidence, {
-        of: 'sameLoad',
-        cook,
-      }),
-    ]);
+    const band = await this.heat.band('record', run, evidence, this.target(), { of: 'sameCook', cook });
     this.band.update((before) => band ?? before);
+    const about = { of: 'sameLoad', cook } as const;
+    const { contents, vesselIds } = view;
+    const spoilage = await this.heat.spoilage('record', run, contents, vesselIds.length, evidence, about);
     this.spoilage.update((before) => spoilage ?? before);
   }
 }

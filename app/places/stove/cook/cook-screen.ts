@@ -247,11 +247,10 @@ export class CookScreen {
     }
     const kind = `cook ${cook.id}`;
     const evidence = this.evidence();
-    const [band, spoilage] = await Promise.all([
-      this.heatService.band(kind, run, evidence, this.target()),
-      this.heatService.spoilage(kind, run, contents, vesselIds.length, evidence),
-    ]);
+    const count = vesselIds.length;
+    const band = await this.heatService.band(kind, run, evidence, this.target());
     this.band.update((before) => band ?? before);
+    const spoilage = await this.heatService.spoilage(kind, run, contents, count, evidence);
     this.spoilage.update((before) => spoilage ?? before);
   }
 
