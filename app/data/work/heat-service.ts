@@ -74,11 +74,7 @@ export class HeatService {
     targetF0 = USUAL_TARGET_F0,
     about: About = NEXT_COOK,
   ): Promise<HeatBand | undefined> {
-    const { measured } = evidence;
-    // What was measured tells of the middle what the trade cannot; both together would be asked far longer.
-    const question = this.question(run, evidence, targetF0, about);
-    const asked = measured.length > 0 ? { ...question, observations: measured } : question;
-    return this.told(this.worker.band(kind, run, asked));
+    return this.told(this.worker.band(kind, run, this.question(run, evidence, targetF0, about)));
   }
 
   /** How many of so many like vessels likely sour by the cook; undefined as above. */
@@ -131,11 +127,11 @@ export class HeatService {
     const practice = practiceOf(load);
     const { measured, outcomes } = evidence;
     return {
-      observations: [
-        ...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]),
-        ...measured,
-        ...outcomes,
-      ],
+      // What was measured tells what the trade cannot; both together would be asked far longer.
+      observations:
+        measured.length > 0
+          ? measured
+          : [...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]), ...outcomes],
       about,
       targetF0,
       draws: measured.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
