@@ -12,7 +12,7 @@ import {
   type Run,
   type Shape,
 } from '../core/index.js';
-import { HELD, heldQuart } from '../core/testing/held-vessels.js';
+import { HELD } from '../core/testing/held-vessels.js';
 import { coreByGrid, refinedCore } from '../core/testing/finite-volume.js';
 
 /** Runs in Node and in a browser's worker, so that both are measured by the same work. */
@@ -90,7 +90,7 @@ export function heatTimes(): readonly HeatTime[] {
     },
     {
       what: 'how many of 8 such quarts sour, 200 draws',
-      times: timed(() => spoilageOf({ run: heldQuart(90), count: 8, each: 210 }, draws), 9, 3),
+      times: timed(() => spoilageOf({ run: HELD.quart(90), count: 8, each: 210 }, draws), 9, 3),
       aim: 'below 150 ms',
     },
     {

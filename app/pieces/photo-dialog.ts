@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import type { PhotoId } from '../../core/index';
-import { PhotoStore } from '../data/store/photo-store';
+import { photoAddresses } from './photo-addresses';
 
 /** One photo, large. */
 @Component({
@@ -34,23 +34,6 @@ import { PhotoStore } from '../data/store/photo-store';
 })
 export class PhotoDialog {
   protected readonly photo = inject<{ readonly id: PhotoId; readonly words: string }>(MAT_DIALOG_DATA);
-  protected readonly address = signal('');
-
-  constructor() {
-    const shown = inject(PhotoStore).addressesOf([this.photo.id]);
-    let isGone = false;
-    void shown.then(([found]) => {
-      if (!isGone) {
-        this.address.set(found?.address ?? '');
-      }
-    });
-    inject(DestroyRef).onDestroy(() => {
-      isGone = true;
-      void shown.then((all) => {
-        all.forEach((p) => {
-          URL.revokeObjectURL(p.address);
-        });
-      });
-    });
-  }
+  private readonly addresses = photoAddresses(signal([this.photo.id]));
+  protected readonly address = computed(() => this.addresses()[0]?.address);
 }

@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
 import type { PhotoId } from '../../core/index';
-import { PhotoStore, type PhotoAddress } from '../data/store/photo-store';
 import { Dialogs } from './dialogs';
+import { photoAddresses } from './photo-addresses';
 
 /** A photo to show, and of what it is. */
 export interface PhotoOf {
@@ -56,13 +56,12 @@ export interface PhotoOf {
 export class Photos {
   readonly photos = input.required<readonly PhotoOf[]>();
 
-  private readonly store = inject(PhotoStore);
   private readonly dialogs = inject(Dialogs);
-  private readonly addresses = signal<readonly PhotoAddress[]>([]);
   /** Only other photos are read anew, not every change of the house. */
   private readonly ids = computed(() => this.photos().map((p) => p.id), {
     equal: (a, b) => a.length === b.length && a.every((id, i) => id === b[i]),
   });
+  private readonly addresses = photoAddresses(this.ids);
   protected readonly shown = computed(() => {
     const codes = new Map(this.photos().map((p) => [p.id, p.code]));
     return this.addresses().map(({ id, address, takenAtMs }) => ({
@@ -71,32 +70,6 @@ export class Photos {
       words: [codes.get(id), format(takenAtMs, 'd MMM yyyy')].filter(Boolean).join(', '),
     }));
   });
-
-  constructor() {
-    effect((onCleanup) => {
-      const ids = this.ids();
-      let isGone = false;
-      let found: readonly PhotoAddress[] = [];
-      const revoke = () => {
-        found.forEach((p) => {
-          URL.revokeObjectURL(p.address);
-        });
-      };
-      void this.store.addressesOf(ids).then((addresses) => {
-        found = addresses;
-        if (isGone) {
-          revoke();
-        } else {
-          this.addresses.set(addresses);
-        }
-      });
-      onCleanup(() => {
-        isGone = true;
-        this.addresses.set([]);
-        revoke();
-      });
-    });
-  }
 
   protected async enlarge({ id, words }: { id: PhotoId; words: string }): Promise<void> {
     await this.dialogs.open(() => import('./photo-dialog').then((m) => m.PhotoDialog), {

@@ -24,40 +24,32 @@ export function f0BandWords({ coreF0, chance }: HeatBand, target: number): strin
   return `F0 likely ${likelyWords(coreF0)} at the coldest point. Overkill, F0 ${formatNumber(target)}: ${chanceWords(chance)}.`;
 }
 
-/** What a forecast rests on. */
-export function restsOn(
-  { measured, outcomes }: RestingOn,
-  band: Pick<HeatBand, 'isDoubted'>,
-  practice?: Practice,
-): string {
-  const trade =
-    practice === undefined
-      ? []
-      : [
-          `what the trade finds: of 100 ${PRACTICE_WORDS[practice.of]} at 15 psi at the sea, ${formatNumber(practice.low * 100)} to ${formatNumber(practice.high * 100)} are lost to the cook`,
-        ];
-  const own = outcomes.flatMap((o) => (o.kind === 'jars' ? [o] : []));
+/** What a forecast rests on: physics, and what was weighed beside it. */
+export function restsOn(weighed: readonly Observation[], band: Pick<HeatBand, 'isDoubted'>): string {
+  const practice = weighed.flatMap((o) => (o.kind === 'practice' ? [o.practice] : []));
+  const own = weighed.flatMap((o) => (o.kind === 'jars' ? [o] : []));
+  const measured = weighed.length - practice.length - own.length;
   const kept = own.reduce((sum, o) => sum + o.kept, 0);
   const all = kept + own.reduce((sum, o) => sum + o.soured, 0);
-  const cooks = `${own.length} earlier ${own.length === 1 ? 'cook' : 'cooks'}`;
   const said = [
     'physics with figures from books',
-    ...trade,
-    ...(all === 0 ? [] : [`${cooks} of yours, where ${kept} of ${all} kept`]),
-    ...(measured.length === 0
+    ...practice.map(
+      ({ of, low, high }) =>
+        `what the trade finds: of 100 ${PRACTICE_WORDS[of]} at 15 psi at the sea, ${formatNumber(low * 100)} to ${formatNumber(high * 100)} are lost to the cook`,
+    ),
+    ...(own.length === 0
       ? []
       : [
-          `${measured.length} ${measured.length === 1 ? 'measurement' : 'measurements'} in vessels like these${band.isDoubted ? ', which contradict each other: doubt one of them' : ''}`,
+          `${own.length} earlier ${own.length === 1 ? 'cook' : 'cooks'} of yours, where ${kept} of ${all} kept`,
+        ]),
+    ...(measured === 0
+      ? []
+      : [
+          `${measured} ${measured === 1 ? 'measurement' : 'measurements'} in vessels like these${band.isDoubted ? ', which contradict each other: doubt one of them' : ''}`,
         ]),
   ];
   const rests = `Rests on ${said.join('; ')}.`;
-  return measured.length === 0 ? `${rests} Nothing was measured in these vessels yet.` : rests;
-}
-
-/** What was measured, and what became of vessels. */
-interface RestingOn {
-  readonly measured: readonly unknown[];
-  readonly outcomes: readonly Observation[];
+  return measured === 0 ? `${rests} Nothing was measured in these vessels yet.` : rests;
 }
 
 const PRACTICE_WORDS: Readonly<Record<Practice['of'], string>> = {

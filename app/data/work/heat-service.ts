@@ -122,19 +122,23 @@ export class HeatService {
     }
   }
 
-  /** What the trade finds is known of vessels that nothing was measured in, too. */
-  private question({ load }: Run, evidence: Evidence, targetF0: number, about: About): HeatQuestion {
+  /**
+   * What a forecast rests on beside physics. What was measured tells what the trade and what became of jars cannot; all
+   * together would be asked far longer, so then it stands alone.
+   */
+  weighed({ load }: Run, { measured, outcomes }: Evidence): readonly Observation[] {
     const practice = practiceOf(load);
-    const { measured, outcomes } = evidence;
+    return measured.length > 0
+      ? measured
+      : [...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]), ...outcomes];
+  }
+
+  private question(run: Run, evidence: Evidence, targetF0: number, about: About): HeatQuestion {
     return {
-      // What was measured tells what the trade cannot; both together would be asked far longer.
-      observations:
-        measured.length > 0
-          ? measured
-          : [...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]), ...outcomes],
+      observations: this.weighed(run, evidence),
       about,
       targetF0,
-      draws: measured.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
+      draws: evidence.measured.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
       seed: BAND_SEED,
     };
   }

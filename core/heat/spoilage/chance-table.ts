@@ -6,11 +6,11 @@ import { heatField, survivingShare } from './heat-field.js';
 import { LOT_HARDNESS_SIGMA_LN, LOT_NUMBER_SIGMA_LN, sporesOf } from './spores.js';
 
 /** Beds, in standard deviations, and hardness of spores for which survivors are reckoned once; between them it is straight. */
-const BEDS = Array.from({ length: 17 }, (_, i) => -4 + i / 2);
-const LOG_D = Array.from({ length: 29 }, (_, i) => -4.5 + i / 4);
+const MOST = 4;
 const STEP = 0.5;
-const FROM = -4;
+const BEDS = Array.from({ length: (2 * MOST) / STEP + 1 }, (_, i) => -MOST + i * STEP);
 const LOG_D_STEP = 0.25;
+const LOG_D = Array.from({ length: 29 }, (_, i) => -4.5 + i * LOG_D_STEP);
 /** Fewer survivors than this are none. */
 const LEAST_LOG = -700;
 
@@ -22,13 +22,13 @@ export type ChanceTable = (bed: number, hardness: number, number: number) => num
  * they do not share. So a past run is reckoned two dozen times and not once for each draw.
  *
  * @param shared what the vessels spoken of have in common: those of one cook, or those of the whole trade
- * @param outcome of the chance that a vessel spoils; of a cook it is asked once its lot is given, of the trade for the mean
+ * @param outcome of the chance that a vessel of one lot spoils; that chance itself when left out
  */
 export function chanceTable(
   run: Run,
   each: number,
   shared: Extract<Kinship, 'cook' | 'trade'>,
-  outcome: (chance: number) => number,
+  outcome: (chance: number) => number = (chance) => chance,
 ): ChanceTable {
   const logs = survivorsByBed(run);
   const own = Math.sqrt(1 - inCommon(shared));
@@ -45,10 +45,10 @@ export function chanceTable(
           const log = logAt(logs, bed + own * vessel, logD + noise * z);
           chance -= vesselWeight * Math.expm1(-each * perUnit * Math.exp(LOT_NUMBER_SIGMA_LN * lot + log));
         }
-        mean += weight * lotWeight * (shared === 'cook' ? outcome(Math.min(chance, 1)) : chance);
+        mean += weight * lotWeight * outcome(Math.min(chance, 1));
       }
     }
-    return shared === 'cook' ? mean : outcome(mean);
+    return mean;
   };
   const cell = (b: number, h: number, n: number) => {
     const key = `${b} ${h} ${n}`;
@@ -57,7 +57,7 @@ export function chanceTable(
     return known;
   };
   return (bed, hardness, number) => {
-    const at = [bed, hardness, number].map((z) => Math.min(4, Math.max(-4, z)) / STEP);
+    const at = [bed, hardness, number].map((z) => Math.min(MOST, Math.max(-MOST, z)) / STEP);
     const low = at.map((z) => Math.floor(z));
     const part = at.map((z, i) => z - low[i]!);
     let sum = 0;
@@ -81,7 +81,7 @@ function survivorsByBed(run: Run): readonly Float64Array[] {
 }
 
 function logAt(logs: readonly Float64Array[], bed: number, logD: number): number {
-  const b = Math.min(BEDS.length - 1.001, Math.max(0, (bed - FROM) / STEP));
+  const b = Math.min(BEDS.length - 1.001, Math.max(0, (bed + MOST) / STEP));
   const d = Math.min(LOG_D.length - 1.001, Math.max(0, (logD - LOG_D[0]!) / LOG_D_STEP));
   const [i, j] = [Math.floor(b), Math.floor(d)];
   const [u, v] = [b - i, d - j];

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { bodyOf, drawLoad, f0OfCurve, respond, runHeat, seededRandom, seenByVessel } from '../../index.js';
-import { HELD, heldQuart } from '../../testing/held-vessels.js';
+import { HELD } from '../../testing/held-vessels.js';
 import { priorDraws } from '../load/draws.js';
 import type { Run } from '../load/run-heat.js';
 import { heatField, survivingShare } from './heat-field.js';
@@ -41,7 +41,7 @@ describe('what survives in a vessel', () => {
   });
 
   it('is what one temperature leaves in a liquid', () => {
-    const run: Run = { ...heldQuart(20), load: { kind: 'liquid', timeConstantMinutes: 6 } };
+    const run: Run = { ...HELD.quart(20), load: { kind: 'liquid', timeConstantMinutes: 6 } };
     const { coreF0 } = runHeat(run, [], 1);
     expect(survivingShare(heatField(run, []), 1)).toBeCloseTo(10 ** -coreF0, 6);
   });

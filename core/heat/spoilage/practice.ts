@@ -24,8 +24,11 @@ export function practiceOf(load: ThermalLoad): Practice | undefined {
   return load.kind === 'liquid' ? undefined : PRACTICE[load.shape.kind === 'brick' ? 'blocks' : 'quarts'];
 }
 
-/** Come-up and cooling as of a full canner, at 15 psi at the sea. Common practice, no source. */
-function heldAtTheSea(load: Run['load'], holdMinutes: number): Run {
+/** 15 psi at the sea. */
+const SEA_C = 120.95;
+
+/** A cook with the come-up and cooling of a full canner. Common practice, no source. */
+export function heldAsUsual(load: Run['load'], holdMinutes: number, chamberC = SEA_C): Run {
   const off = 36 + holdMinutes;
   return {
     load,
@@ -33,8 +36,8 @@ function heldAtTheSea(load: Run['load'], holdMinutes: number): Run {
       { minutes: 0, celsius: 20 },
       { minutes: 20, celsius: 100 },
       { minutes: 30, celsius: 100 },
-      { minutes: 36, celsius: 120.95 },
-      { minutes: off, celsius: 120.95 },
+      { minutes: 36, celsius: chamberC },
+      { minutes: off, celsius: chamberC },
       { minutes: off + 15, celsius: 108 },
       { minutes: off + 30, celsius: 97.5 },
       { minutes: off + 60, celsius: 80 },
@@ -45,32 +48,24 @@ function heldAtTheSea(load: Run['load'], holdMinutes: number): Run {
   };
 }
 
-/** The trade's cooks, with the dry matter of each vessel. Measures and films as those of any such vessel here. */
+/** Measures and films as those of any such vessel here. */
+export const QUART: Run['load'] = {
+  kind: 'solid',
+  shape: { kind: 'cylinder', radiusMm: 43, heightMm: 110 },
+  wallFilm: 300,
+  topFilm: 7,
+};
+export const BLOCK: Run['load'] = {
+  kind: 'solid',
+  shape: { kind: 'brick', lengthMm: 200, widthMm: 130, heightMm: 135 },
+  wallFilm: 300,
+  topFilm: 60,
+};
+
+/** The trade's cooks, with the dry matter of each vessel. */
 const COOKED: Readonly<Record<Cooked, { readonly run: Run; readonly dryG: number }>> = {
-  quarts: {
-    run: heldAtTheSea(
-      {
-        kind: 'solid',
-        shape: { kind: 'cylinder', radiusMm: 43, heightMm: 110 },
-        wallFilm: 300,
-        topFilm: 7,
-      },
-      90,
-    ),
-    dryG: 210,
-  },
-  blocks: {
-    run: heldAtTheSea(
-      {
-        kind: 'solid',
-        shape: { kind: 'brick', lengthMm: 200, widthMm: 130, heightMm: 135 },
-        wallFilm: 300,
-        topFilm: 60,
-      },
-      150,
-    ),
-    dryG: 900,
-  },
+  quarts: { run: heldAsUsual(QUART, 90), dryG: 210 },
+  blocks: { run: heldAsUsual(BLOCK, 150), dryG: 900 },
 };
 
 const tables = new Map<Cooked, ChanceTable>();
@@ -78,7 +73,7 @@ const tables = new Map<Cooked, ChanceTable>();
 /** Mean share of such vessels that spoils, over households, cooks, lots and vessels, for what the whole trade shares. */
 export function lostInPractice(of: Cooked, bed: number, hardness: number, number: number): number {
   const { run, dryG } = COOKED[of];
-  const table = tables.get(of) ?? chanceTable(run, dryG, 'trade', (chance) => chance);
+  const table = tables.get(of) ?? chanceTable(run, dryG, 'trade');
   tables.set(of, table);
   return table(bed, hardness, number);
 }

@@ -148,7 +148,7 @@ describe('what became of one’s own jars', () => {
     expect(after(2)).toBeLessThan(after(0));
   });
 
-  const next = chanceTable(HELD.quart(75), QUART_DRY_G, 'cook', (chance) => chance);
+  const next = chanceTable(HELD.quart(75), QUART_DRY_G, 'cook');
   /** Of the next load, by its table: many draws, so that their noise does not hide what they say. */
   function chanceAfter(more: readonly Observation[]): number {
     const { normals, weights } = drawsAfter(

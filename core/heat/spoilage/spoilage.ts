@@ -1,5 +1,4 @@
-import type { Draws } from '../load/draws.js';
-import { effectiveCount } from '../load/draws.js';
+import { effectiveCount, type Draws } from '../load/draws.js';
 import { inCommon } from '../load/bed-spread.js';
 import { HEAT_NORMALS } from '../load/uncertain-load.js';
 import type { Run } from '../load/run-heat.js';
@@ -35,7 +34,7 @@ const BEDS = [-3, -2, -1, 0, 1, 2, 3] as const;
  * Survivors in each vessel, N = ∫ n₀ 10^(−F0(x)/D) dV, the chance that it spoils, 1 − e^(−N) (Poisson), and how many of a
  * load do. Vessels of one cook share their draw; each has a bed of its own beside.
  *
- * @param draws of a cook's middle vessel: see `drawsAfter` with `ofCook`
+ * @param draws of what the vessels of a cook share: `drawsAfter` about a load
  */
 export function spoilageOf(vessels: Vessels, draws: Draws): Spoilage {
   const chances = chancesOf(vessels, draws);
@@ -88,10 +87,7 @@ function slopeByF0(run: Run): (f0: number) => number {
   if (run.load.kind === 'liquid') {
     return () => 0;
   }
-  const logs = BEDS.map((bed) => {
-    const row = Float64Array.of(bed);
-    return Math.log(heatField(run, row).coldestF0);
-  });
+  const logs = BEDS.map((bed) => Math.log(heatField(run, Float64Array.of(bed)).coldestF0));
   const steps = logs.slice(1).map((log, i) => ({
     until: (log + logs[i]!) / 2,
     slope: (log - logs[i]!) / (BEDS[i + 1]! - BEDS[i]!),

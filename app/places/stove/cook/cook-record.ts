@@ -7,7 +7,6 @@ import {
   formatNumber,
   heldMs,
   overcook,
-  practiceOf,
   waterLostMl,
   type CookView,
   type HeatBand,
@@ -89,12 +88,12 @@ export class CookRecord {
   });
   protected readonly heatWords = computed(() => {
     const [band, run] = [this.band(), this.run()];
-    return band === undefined
+    return band === undefined || run === undefined
       ? undefined
       : {
           f0: f0BandWords(band, this.target()),
           uncapped: likelyWords(band.uncappedF0),
-          rests: restsOn(this.evidence(), band, run && practiceOf(run.load)),
+          rests: restsOn(this.heat.weighed(run, this.evidence()), band),
           outside: this.outside(),
         };
   });

@@ -19,7 +19,6 @@ import {
   holdForChance,
   holdReaching,
   middleF0,
-  practiceOf,
   runOf,
   schoolsHere,
   steamBesideAir,
@@ -81,12 +80,16 @@ export class HoldChoice {
     const plan = this.plan();
     return runOf(plan.contents, { ...plan, roomC: this.roomC() }, plan.startC);
   });
-  private readonly evidence = computed(() => {
-    const house = this.store.house();
-    return house === undefined
-      ? NO_EVIDENCE
-      : this.heat.evidence(house, this.plan().contents, this.time.minute());
-  });
+  /** The same while nothing was added: a minute that passes is no news. */
+  private readonly evidence = computed(
+    () => {
+      const house = this.store.house();
+      return house === undefined
+        ? NO_EVIDENCE
+        : this.heat.evidence(house, this.plan().contents, this.time.minute());
+    },
+    { equal: isSame },
+  );
   protected readonly schools = computed(() => {
     const { contents, startC, planned } = this.withoutHold();
     return schoolsHere(contents, planned, startC);
@@ -108,7 +111,7 @@ export class HoldChoice {
   });
   protected readonly rests = computed(() => {
     const band = this.band();
-    return band && restsOn(this.evidence(), band, practiceOf(this.run().load));
+    return band && restsOn(this.heat.weighed(this.run(), this.evidence()), band);
   });
   protected readonly governs = computed(() => {
     const { isHoldChosen, basis, holdMinutes } = this.plan();
@@ -162,7 +165,7 @@ export class HoldChoice {
       const planned = { roomC: this.roomC(), boilC, chamberC, comeUpMinutes, ventMinutes, coolingRate };
       return { contents, startC, planned };
     },
-    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+    { equal: isSame },
   );
 
   constructor() {
@@ -237,4 +240,8 @@ export class HoldChoice {
       this.measuredHold.emit(hold);
     }
   }
+}
+
+function isSame<T>(a: T, b: T): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
 }
