@@ -166,7 +166,12 @@ function measureLines({ batch }: BatchView, isCooked: boolean, words: FigureWord
     ...(batch.stage === 'bulk' ? ['Squeeze test', `Added afterwards, ${words.massSign}`] : []),
     ...(isCooked
       ? ['At pressure, time', 'Heat off, time']
-      : [`Middle at ${words.temperature(65)}, time`, 'Cool, time']),
+      : [
+          ...(stepsOf(batch).some((s) => s.step === 'pasteurize')
+            ? [`Middle at ${words.temperature(65)}, time`]
+            : []),
+          'Cool, time',
+        ]),
     'Notes',
   ];
 }

@@ -1,28 +1,13 @@
-import type { BatchPlan, Treatment } from '../record/batch.js';
-import type { HydrationMethod, VesselType } from '../record/definitions.js';
+import type { BatchPlan } from '../record/batch.js';
+import type { HydrationMethod, Material, VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import { MINUTE_MS } from '../base/time.js';
+import { HOT, minutes, type HydrationPlan } from './hydration-plan.js';
+import { warmedSteps } from './warmed-steps.js';
+import { warmingOf } from './warming.js';
 
-/** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
-export interface HydrationPlan {
-  readonly step: HydrationStep;
-  /** The word on the button, pressed when it is so. */
-  readonly deed: string;
-  /** What is to be done before that, where the button says that it was done. */
-  readonly task?: string;
-  /** What goes on until the next step, for the clock. Absent for steps that take no waiting. */
-  readonly during?: string;
-  readonly minutes?: { readonly usual: number; readonly least: number; readonly most: number };
-  readonly hint: string;
-  /** A hazard of this step; shown where it is met. */
-  readonly caution?: string;
-}
-
-type Minutes = HydrationPlan['minutes'];
-const minutes = (usual: number, least: number, most: number): Minutes => ({ usual, least, most });
 const HOUR = 60;
 
-const HOT = 'Steam and simmering water burn. Long sleeves, lid away from the face, no child near the pot.';
 const BOTTLES =
   'Liquids boil over above half full. Bottles made for heat, lids loose, no cold glass into hot water.';
 const DUST = 'Dust of straw, gypsum and vermiculite harms lungs: damp it, wear a mask.';
@@ -248,32 +233,9 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
   ],
 };
 
-/** Warmed through, not sterile: hot water, then drained and cooled. Common practice, no source. */
-const PASTEURIZE: readonly HydrationPlan[] = [
-  {
-    step: 'pasteurize',
-    deed: 'Middle is at 65 °C',
-    task: 'Warm it through',
-    during: 'pasteurizing at 65 to 80 °C',
-    minutes: minutes(90, 60, 120),
-    hint: 'Water at 65 to 80 °C over it. It counts from when the middle is hot: put a thermometer there.',
-    caution: HOT,
-  },
-  {
-    step: 'cooled',
-    deed: 'Cool to the middle',
-    task: 'Drain and cool it',
-    hint: 'Drain until it only drips, below 30 °C inside, a few drops from a hard squeeze. Into clean vessels; then to the Box.',
-  },
-];
-
-/** The steps of a method; what is pasteurized is warmed through and cooled instead of cooked. */
-export function hydrationSteps(
-  method: HydrationMethod,
-  treatment: Treatment = 'sterilize',
-): readonly HydrationPlan[] {
-  const steps = STEPS[method];
-  return treatment === 'pasteurize' ? [...steps.filter((s) => s.step !== 'fill'), ...PASTEURIZE] : steps;
+/** The steps of a method that is cooked afterwards. */
+export function hydrationSteps(method: HydrationMethod): readonly HydrationPlan[] {
+  return STEPS[method];
 }
 
 export interface HydrationProgress {
@@ -330,12 +292,20 @@ const FILLED: Readonly<Record<VesselType['kind'], string>> = {
 
 /** The steps of a batch: how its formula is hydrated, how it is made safe, and what was planned otherwise than usual. */
 export function stepsOf(batch: {
-  readonly formula?: { readonly hydration: HydrationMethod };
+  readonly formula?: {
+    readonly hydration: HydrationMethod;
+    readonly parts?: readonly { readonly material: Material }[];
+  };
   readonly plan?: Pick<BatchPlan, 'treatment' | 'stepMinutes'>;
   readonly vessel?: Pick<VesselType, 'kind'>;
 }): readonly HydrationPlan[] {
   const { formula, plan, vessel } = batch;
-  const steps = formula === undefined ? [] : hydrationSteps(formula.hydration, plan?.treatment);
+  const steps =
+    formula === undefined
+      ? []
+      : plan?.treatment === 'pasteurize'
+        ? warmedSteps(hydrationSteps(formula.hydration), warmingOf(formula.parts ?? []))
+        : hydrationSteps(formula.hydration);
   return steps.map((step) => {
     if (step.step === 'fill' && vessel !== undefined) {
       return { ...step, deed: `In the ${FILLED[vessel.kind]}`, task: `Fill the ${FILLED[vessel.kind]}` };

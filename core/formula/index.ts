@@ -14,10 +14,11 @@ export {
   schoolOf,
   stepsOf,
   takesUpWater,
-  type HydrationPlan,
   type HydrationProgress,
   type School,
 } from './hydration.js';
+export { type HydrationPlan } from './hydration-plan.js';
+export { warmingOf, type Warming } from './warming.js';
 export { liquidMaltFor } from './malt-substitute.js';
 export { nextTime, type NextTime, type PastBatch } from './next-time.js';
 export { dryBasis, pelegMoisture, wetBasis } from './peleg.js';

@@ -12,6 +12,7 @@ import {
   shippedFormulas,
   shippedMaterials,
   shippedVesselTypes,
+  stepsOf,
 } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
 
@@ -127,6 +128,31 @@ describe('treat or not', () => {
     expect(advice(part('leached-manure', 500), part('coir', 500))).toBe('pasteurize');
     expect(advice(part('poultry-litter', 500), part('wheat-straw', 500))).toBe('sterilize');
     expect(advice(part('wheat-straw', 900), part('coffee-grounds', 400))).toBe('sterilize');
+  });
+
+  it('warms each medium in its own way: no bath for compost, boiling water for coir', () => {
+    const formulas = shippedFormulas(AT);
+    const warmed = (id: string) => {
+      const formula = resolveFormula(
+        formulas.find((f) => f.id === id)!,
+        materials,
+      );
+      return stepsOf({ formula, plan: { treatment: 'pasteurize' } });
+    };
+    const words = (id: string) =>
+      warmed(id)
+        .map((s) => `${s.task ?? s.deed}: ${s.hint}`)
+        .join(' ');
+    expect(warmed('straw').map((s) => s.step)).toEqual(['soak', 'drain', 'pasteurize', 'cooled']);
+    expect(words('straw')).toContain('Water at 65 to 80 °C over it');
+    expect(warmed('coir-vermiculite-gypsum').map((s) => s.step)).toEqual(['pasteurize', 'cooled']);
+    expect(words('coir-vermiculite-gypsum')).toContain('boiling');
+    expect(words('leached-manure')).not.toContain('Water at 65');
+    expect(words('leached-manure')).toContain('In steam or warm air');
+    expect(warmed('ready-compost').map((s) => s.step)).toEqual(['cooled']);
+    expect(adviseTreatment('bulk', [part('ready-compost', 1000), part('gypsum', 30)]).reason).toContain(
+      'by its maker',
+    );
   });
 
   it('always sterilizes grain, agar and broth, and says why', () => {

@@ -1,6 +1,7 @@
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
+import { warmingOf } from './warming.js';
 import { blendOf, type Blend, type BlendPart } from './blend.js';
 
 export interface TreatmentAdvice {
@@ -34,6 +35,14 @@ export function adviseTreatment(
     return {
       treatment: 'sterilize',
       reason: `${percentWords(fed)} of the dry matter is bran, hull, grain or the like: molds live on it sooner than the mycelium, unless it is cooked.`,
+    };
+  }
+  const known = parts.flatMap(({ material }) => (material === undefined ? [] : [{ material }]));
+  if (warmingOf(known) === 'ready') {
+    return {
+      treatment: 'pasteurize',
+      reason:
+        'Ready compost was warmed through by its maker, and holds molds back as it is: neither a bath nor a cook.',
     };
   }
   const isSelective = parts.some((p) => p.material?.traits?.includes('selective'));

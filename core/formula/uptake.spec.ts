@@ -129,7 +129,8 @@ describe('hydration schools', () => {
   });
 
   it('end in cooling when it is pasteurized, and keep planned minutes', () => {
-    expect(hydrationSteps('soak-drain', 'pasteurize').map((s) => s.step)).toEqual([
+    const straw = { hydration: 'soak-drain', parts: [] } as const;
+    expect(stepsOf({ formula: straw, plan: { treatment: 'pasteurize' } }).map((s) => s.step)).toEqual([
       'soak',
       'drain',
       'pasteurize',

@@ -12,8 +12,9 @@ export {
   limeBath,
   mixTemperature,
   type BucketMaterial,
-  type WarmMiddle,
-} from './pasteurize.js';
+  type CoolingBucket,
+  type WarmPlace,
+} from './pasteurize/index.js';
 export {
   APART_C,
   POUR_FROM_C,

@@ -267,8 +267,9 @@ describe('ways to pasteurize', () => {
   afterEach(() => setup.close());
   const fill = (name: string, text: string) => part.type(`input[aria-label="${name}"]`, text);
 
-  it('a bucket: the temperature of the mix and the time above 60 °C', async () => {
-    expect(part.text()).toMatch(/It begins at \d+ °C\. .* above 60 °C in the middle/);
+  it('a bucket: the temperature of the mix, and how long its coldest place stays above 60 °C', async () => {
+    await part.press('Boiling water in a bucket');
+    expect(part.text()).toMatch(/It begins at \d+ °C, and its middle .* above 60 °C at the wall/);
     await fill('Boiling water', '0.5');
     expect(part.text()).toContain('it wants 60 min');
     await fill('Boiling water', '0');
@@ -278,6 +279,8 @@ describe('ways to pasteurize', () => {
   it('a bath, steam and lime each say what lacks, with their cautions', async () => {
     await part.press('Hot bath');
     await fill('Minutes in it', '60');
+    expect(part.text()).toContain('The middle is at 60 °C after');
+    await part.choose('Lies', 'in a shut bag');
     expect(part.text()).toContain('The middle never reaches 60 °C');
     await part.press('Steam at no pressure');
     expect(part.text()).toContain('A drum is never clamped shut');

@@ -20,7 +20,9 @@ import {
   limeBath,
   mixTemperature,
   type BatchView,
-  type WarmMiddle,
+  warmingOf,
+  type WarmPlace,
+  type Warming,
 } from '../../../../core/index';
 import { temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
@@ -53,6 +55,19 @@ const WAYS: readonly { readonly id: Way; readonly words: string; readonly cautio
   },
 ];
 
+/** How such a medium is warmed as a rule. */
+const USUAL: Readonly<Record<Warming, Way>> = {
+  bath: 'bath',
+  boiling: 'bucket',
+  steam: 'steam',
+  ready: 'steam',
+};
+/** Packed: heat must go through it. Loose: water goes through it. */
+const LIES = [
+  { value: 'loose', words: 'loose in a basket' },
+  { value: 'packed', words: 'in a shut bag' },
+] as const;
+
 const BAG_WIDTH_MM = 200;
 /** Straw and chips as they are stored. Common practice, no source. */
 const STORED_MOISTURE = 0.12;
@@ -70,7 +85,7 @@ const STORED_MOISTURE = 0.12;
         [value]="way()"
         (change)="way.set($event.value)"
       >
-        @for (w of ways; track w.id) {
+        @for (w of ways(); track w.id) {
           <mat-button-toggle [value]="w.id">{{ w.words }}</mat-button-toggle>
         }
       </mat-button-toggle-group>
@@ -105,8 +120,18 @@ const STORED_MOISTURE = 0.12;
         }
         @default {
           <p class="sentence">
-            A bag or basket
-            <nw-blank-number name="Width" unit="mm" [decimals]="0" [(value)]="widthMm" /> thick
+            @if (way() === 'bath') {
+              It lies
+              <nw-blank-choice
+                name="Lies"
+                [options]="lies"
+                [value]="lying()"
+                (valueChange)="lying.set($event)"
+              />,
+            } @else {
+              A bag or basket
+            }
+            <nw-blank-number name="Width" unit="mm" [decimals]="0" [(value)]="widthMm" /> thick,
             @if (way() === 'bath') {
               in water at <nw-blank-number name="Bath" unit="°C" [decimals]="0" [(value)]="bathC" />
             } @else {
@@ -141,8 +166,14 @@ export class Pasteurize {
   readonly view = input.required<BatchView>();
 
   private readonly store = inject(HouseStore);
-  protected readonly ways = WAYS;
-  protected readonly way = signal<Way>('bucket');
+  protected readonly lies = LIES;
+  private readonly warming = computed(() => warmingOf(this.view().batch.formula?.parts ?? []));
+  /** A bath would wash out what feeds from manure and compost. */
+  protected readonly ways = computed(() =>
+    WAYS.filter((w) => this.warming() !== 'steam' || w.id === 'steam'),
+  );
+  protected readonly way = linkedSignal<Way>(() => USUAL[this.warming()]);
+  protected readonly lying = signal<string>('loose');
   protected readonly water = signal(12);
   protected readonly waterC = signal(98);
   /** The batch as it lies in its sack: dry matter and the usual moisture of what was stored dry. */
@@ -206,12 +237,16 @@ export class Pasteurize {
         vessel: this.bucket(),
       });
       const liters = this.water() + this.substrate();
-      const warm = coolingBucket({ liters, mixC, roomC, wrapped: this.cover() === 'wrapped' });
-      return judged(`It begins at ${temperatureWords(mixC)}. `, warm);
+      const { edge, middle } = coolingBucket({ liters, mixC, roomC, wrapped: this.cover() === 'wrapped' });
+      const lead = `It begins at ${temperatureWords(mixC)}, and its middle stays above ${temperatureWords(PASTEURIZE_C)} for ${durationWords(middle.aboveMinutes)}. `;
+      // Nothing lives in coir that too much heat could take.
+      return judged(lead, edge, 'at the wall, where it is coldest', this.warming() === 'boiling');
     }
     const bathC = this.way() === 'steam' ? this.steamC() : this.bathC();
     const widthMm = this.widthMm();
+    const isLoose = this.way() === 'bath' && this.lying() === 'loose';
     const warm = heldInBath({
+      loose: isLoose,
       // A loose bag lies about as high as it is thick and half as long again.
       shape: { kind: 'brick', lengthMm: widthMm * 1.5, widthMm, heightMm: widthMm },
       startC: roomC,
@@ -223,16 +258,22 @@ export class Pasteurize {
       warm.warmAtMinutes === undefined
         ? `The middle never reaches ${temperatureWords(PASTEURIZE_C)}. `
         : `The middle is at ${temperatureWords(PASTEURIZE_C)} after ${durationWords(warm.warmAtMinutes)}. `;
-    return judged(arrives, warm);
+    return judged(arrives, warm, 'in the middle');
   }
 }
 
-function judged(lead: string, warm: WarmMiddle): { readonly words: string; readonly tone: 'done' | 'rye' } {
-  const above = `${durationWords(warm.aboveMinutes)} above ${temperatureWords(PASTEURIZE_C)} in the middle`;
-  if (warm.aboveMinutes < PASTEURIZE_MIN) {
+/** Whether the coldest place was warm for long enough; `mayBoil` where no heat is too much. */
+function judged(
+  lead: string,
+  coldest: WarmPlace,
+  where: string,
+  mayBoil = false,
+): { readonly words: string; readonly tone: 'done' | 'rye' } {
+  const above = `${durationWords(coldest.aboveMinutes)} above ${temperatureWords(PASTEURIZE_C)} ${where}`;
+  if (coldest.aboveMinutes < PASTEURIZE_MIN) {
     return { words: `${lead}${above}: it wants ${PASTEURIZE_MIN} min.`, tone: 'rye' };
   }
-  return warm.hottestC > TOO_HOT_C
+  return coldest.hottestC > TOO_HOT_C && !mayBoil
     ? {
         words: `${lead}${above}: long enough, but hotter than ${temperatureWords(TOO_HOT_C)}, where what helps dies too.`,
         tone: 'rye',
