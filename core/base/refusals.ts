@@ -37,6 +37,7 @@ export type Field =
   | 'k1'
   | 'k2'
   | 'length'
+  | 'layers'
   | 'longestHold'
   | 'mass'
   | 'mixMass'

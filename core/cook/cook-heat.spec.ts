@@ -336,9 +336,11 @@ describe('what a cook tells about others of its kind', () => {
 });
 
 describe('what a cooker shows of itself', () => {
+  const learnedOf = (cooks: Parameters<typeof learnedFrom>[0]) => learnedFrom(cooks, cook.applianceId);
+
   it('come-up and water as factors on the estimate, medians of its cooks', () => {
     const lost = waterLostMl(10, 100);
-    const learned = learnedFrom([
+    const learned = learnedOf([
       { ...facts(), waterLeftMl: cook.waterMl - 1.2 * lost },
       { ...facts(), waterLeftMl: cook.waterMl - 1.4 * lost },
       facts(),
@@ -346,9 +348,13 @@ describe('what a cooker shows of itself', () => {
     expect(learned.waterFactor).toBeCloseTo(1.3, 6);
     expect(learned.comeUpFactor).toBeCloseTo(25 / cook.comeUpEstimateMinutes!, 6);
     expect(learned.cooks).toEqual({ comeUp: 3, water: 2, cooling: 0 });
-    expect(learnedFrom([])).toEqual(
+    expect(learnedOf([])).toEqual(
       jasmine.objectContaining({ comeUpFactor: undefined, waterFactor: undefined }),
     );
+  });
+
+  it('nothing of what another cooker has shown', () => {
+    expect(learnedFrom([facts()], 'another').cooks.comeUp).toBe(0);
   });
 
   it('its cooling from a log after heat off', () => {
@@ -357,14 +363,14 @@ describe('what a cooker shows of itself', () => {
       m,
       20 + excessAfter(100, m, rate),
     ]);
-    expect(learnedFrom([facts({ logs: [log('chamberC', 135, falling)] })]).coolingRate!).toBeCloseTo(rate, 6);
+    expect(learnedOf([facts({ logs: [log('chamberC', 135, falling)] })]).coolingRate!).toBeCloseTo(rate, 6);
     expect(coolingRateOf(asProfile([], 0), 20)).toBeUndefined();
   });
 
   it('a slip of a button teaches nothing', () => {
     const lost = waterLostMl(10, 100);
     const after = (shareLost: number) =>
-      learnedFrom([{ ...facts(), waterLeftMl: cook.waterMl - shareLost * lost }]);
+      learnedOf([{ ...facts(), waterLeftMl: cook.waterMl - shareLost * lost }]);
     // More left than went in, nothing lost, and a pot that lost thrice and more of the usual: spilt or mistyped.
     for (const share of [-1, 0, 0.29, 3.01]) {
       expect(after(share).waterFactor).withContext(`${share}`).toBeUndefined();
@@ -372,7 +378,7 @@ describe('what a cooker shows of itself', () => {
     }
     expect([after(0.31).cooks.water, after(2.99).cooks.water]).toEqual([1, 1]);
     // A cook that was stopped before it boiled has lost nothing that could be compared.
-    expect(learnedFrom([{ ...facts({ until: 1 }), waterLeftMl: 0 }]).cooks.water).toBe(0);
+    expect(learnedOf([{ ...facts({ until: 1 }), waterLeftMl: 0 }]).cooks.water).toBe(0);
   });
 });
 

@@ -3,7 +3,7 @@ import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
 import type { Appliance, Household, VesselType } from '../record/definitions.js';
 import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
-import { inCooker, placesNeeded } from './in-cooker.js';
+import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
 import { planCook, type CookPlan } from './programme.js';
 import { tradeHold } from './trade-holds.js';
 
@@ -61,7 +61,6 @@ interface Piece {
   readonly waiting: Waiting;
   readonly vesselIds: readonly VesselId[];
   readonly places: number;
-  readonly wetG: number;
 }
 
 interface Load {
@@ -142,7 +141,7 @@ function firstFit(group: readonly Waiting[], appliance: Appliance): Load[] {
 function filledUp(group: readonly Waiting[], appliance: Appliance): Load[] {
   const loads: Load[] = [];
   for (const waiting of group) {
-    const { vesselsPerPlace, wetG } = inCooker(waiting.batch);
+    const { vesselsPerPlace } = inCooker(waiting.batch);
     const most = capacityFor(waiting.batch, appliance);
     let rest = waiting.vesselIds;
     while (rest.length > 0) {
@@ -154,7 +153,7 @@ function filledUp(group: readonly Waiting[], appliance: Appliance): Load[] {
       }
       const vesselIds = rest.slice(0, Math.max(1, Math.floor(room(load) * vesselsPerPlace + 1e-9)));
       const places = placesNeeded(vesselIds.length, vesselsPerPlace);
-      load.pieces.push({ waiting, vesselIds, places, wetG });
+      load.pieces.push({ waiting, vesselIds, places });
       load.full += places / most;
       rest = rest.slice(vesselIds.length);
     }
@@ -164,7 +163,7 @@ function filledUp(group: readonly Waiting[], appliance: Appliance): Load[] {
 
 /** A batch is cut where a cooker is full, never finer than needed. */
 function piecesOf(waiting: Waiting, appliance: Appliance): Piece[] {
-  const { vesselsPerPlace, wetG } = inCooker(waiting.batch);
+  const { vesselsPerPlace } = inCooker(waiting.batch);
   const most = capacityFor(waiting.batch, appliance);
   const pieces: Piece[] = [];
   const each = Math.floor(most * vesselsPerPlace + 1e-9);
@@ -174,7 +173,6 @@ function piecesOf(waiting: Waiting, appliance: Appliance): Piece[] {
       waiting,
       vesselIds,
       places: placesNeeded(vesselIds.length, vesselsPerPlace),
-      wetG,
     });
   }
   return pieces;
@@ -190,10 +188,8 @@ function planOf(load: Load, house: Pick<Household, 'altitudeM' | 'barometerKPa' 
     planCook({
       appliance: load.appliance,
       house,
-      vessel: inCooker(piece.waiting.batch).vessel,
+      ...wishOf(piece.waiting.batch),
       count: piece.places,
-      vesselWetG: piece.wetG,
-      stage: mediumOf(piece.waiting.batch),
     }),
   );
   return plans.reduce((slow, p) => (p.holdMinutes > slow.holdMinutes ? p : slow));
@@ -258,13 +254,13 @@ function whyNot(
   appliances: readonly Appliance[],
   house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
 ): LeftOut['why'] {
-  const { vessel, wetG } = inCooker(waiting.batch);
+  const { vessel } = inCooker(waiting.batch);
   const able = appliances.find((a) => (a.places[vessel.id] ?? 0) > 0);
   if (able === undefined) {
     return { kind: 'noPlace', vessel };
   }
   try {
-    planCook({ appliance: able, house, vessel, count: 1, vesselWetG: wetG, stage: mediumOf(waiting.batch) });
+    planCook({ appliance: able, house, count: 1, ...wishOf(waiting.batch) });
     return { kind: 'notTogether' };
   } catch (error) {
     if (isRefusal(error)) {

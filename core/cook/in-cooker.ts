@@ -1,6 +1,7 @@
 import { mediumOf, type Batch, type BatchPlan } from '../record/batch.js';
-import type { VesselType } from '../record/definitions.js';
+import type { HydrationMethod, VesselType } from '../record/definitions.js';
 import type { Contents } from './load-model.js';
+import type { CookWish } from './programme.js';
 
 /** What stands in the cooker for a batch: plates are cooked in bottles and poured afterwards. */
 export function inCooker(batch: {
@@ -25,12 +26,24 @@ export function contentsOf(batch: Pick<Batch, 'vessel' | 'stage' | 'plan'>): Con
   if (batch.plan === undefined) {
     return undefined;
   }
+  const { vessel, vesselWetG: wetG, stage = 'grain', fill } = wishOf({ ...batch, formula: undefined });
+  return { vessel, stage, wetG, fill };
+}
+
+/** The part of a wish that a batch decides, the same wherever its cook is planned. */
+export function wishOf(
+  batch: Pick<Batch, 'vessel' | 'stage'> & {
+    readonly plan?: Pick<BatchPlan, 'cookedIn' | 'vesselWetG' | 'vesselMl' | 'fill'>;
+    readonly formula?: { readonly hydration: HydrationMethod };
+  },
+): Pick<CookWish, 'vessel' | 'vesselWetG' | 'stage' | 'fill' | 'isUnsoaked'> {
   const { vessel, wetG } = inCooker(batch);
   return {
     vessel,
+    vesselWetG: wetG,
     stage: mediumOf(batch),
-    wetG,
-    fill: vessel === batch.vessel ? batch.plan.fill : undefined,
+    fill: vessel === batch.vessel ? batch.plan?.fill : undefined,
+    isUnsoaked: batch.formula?.hydration === 'measured-jar',
   };
 }
 

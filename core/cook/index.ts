@@ -13,7 +13,7 @@ export {
 export { stepShown, type Shown } from './instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook-state.js';
 export type { CookPhase, CookState } from './cook-state.js';
-export { contentsOf, inCooker, placesNeeded } from './in-cooker.js';
+export { contentsOf, inCooker, placesNeeded, wishOf } from './in-cooker.js';
 export { learnedFrom, type Learned } from './learned.js';
 export { carriesSpores, thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
@@ -47,3 +47,4 @@ export {
 export type { CookPlan, CookWish } from './programme.js';
 export { shippedAppliances } from './shipped-appliances.js';
 export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';
+export { GAP_MM, MOST_LAYERS, heapOf, type Heap, type Standing } from './standing.js';

@@ -21,8 +21,11 @@ const LATEST = 7;
 const SENSIBLE = { least: 0.3, most: 3 };
 
 /** Medians over the latest cooks of one appliance. */
-export function learnedFrom(cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[]): Learned {
-  const latest = cooks.slice(-LATEST);
+export function learnedFrom(
+  cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[],
+  applianceId: string,
+): Learned {
+  const latest = cooks.filter((c) => c.cook.applianceId === applianceId).slice(-LATEST);
   const comeUp = latest.flatMap(comeUpFactorOf).filter(isSensible);
   const water = latest.flatMap(waterFactorOf).filter(isSensible);
   const cooling = latest.flatMap(coolingOf);

@@ -1,4 +1,5 @@
 import type { ThermalLoad } from '../heat/load/uncertain-load.js';
+import { heapShape, type Heap } from './standing.js';
 import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
 
 const MM3_PER_ML = 1000;
@@ -28,6 +29,8 @@ export interface Contents {
   readonly wetG?: number;
   /** Share of the vessel that is filled; the usual one when left out. */
   readonly fill?: number;
+  /** Of bags that touch: what they are together. Each stands for itself when left out. */
+  readonly heap?: Heap;
 }
 
 /**
@@ -55,12 +58,13 @@ function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>
   if (vessel.kind === 'bag') {
     const volumeMl = (contents.wetG ?? vessel.finishedG ?? 0) / BAG_G_PER_ML || filledMl(contents);
     const scale = Math.cbrt(volumeMl / BLOCK.volumeMl);
-    return {
+    const bag = {
       kind: 'brick',
       lengthMm: BLOCK.lengthMm * scale,
       widthMm: BLOCK.widthMm * scale,
       heightMm: BLOCK.heightMm * scale,
-    };
+    } as const;
+    return contents.heap === undefined ? bag : heapShape(bag, contents.heap);
   }
   const { lengthMm, widthMm, heightMm } = vessel;
   if (lengthMm !== undefined && widthMm !== undefined && heightMm !== undefined) {

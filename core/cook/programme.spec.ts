@@ -7,12 +7,16 @@ import {
   middleF0,
   openAfterMinutes,
   planCook,
-  schoolsHere,
+  priorDraws,
+  runHeat,
   runOf,
+  schoolsHere,
+  seededRandom,
   shippedAppliances,
   shippedVesselTypes,
   tradeF0,
   tradeHold,
+  type CookPlan,
   type CookWish,
 } from '../index.js';
 import { refused } from '../testing/refused.js';
@@ -128,6 +132,38 @@ describe('the hold', () => {
         expect(hereMinutes).toBe(plan({ schoolMinutes: minutes, altitudeM, psi }).holdMinutes);
       }
     }
+  });
+
+  it('in cooler steam is enough for nine in ten of the beds for which the school’s works', () => {
+    const draws = priorDraws(400, seededRandom(1)).normals;
+    const enough = (cook: CookPlan, row: Float64Array, holdMinutes: number) =>
+      runHeat(runOf(cook.contents, { ...cook, roomC: 20, holdMinutes }), row, 1).coreF0 >= 12;
+    for (const [vesselId, stage] of [
+      ['quart-jar', 'grain'],
+      ['grain-bag', 'grain'],
+      ['block-bag', 'bulk'],
+    ] as const) {
+      const vessel = vessels.find((v) => v.id === vesselId)!;
+      const at = (psi: number, altitudeM: number) =>
+        plan({ vessel, stage, psi, altitudeM, vesselWetG: vessel.finishedG ?? 420 });
+      const sea = at(15, 0);
+      const work = draws.filter((row) => enough(sea, row, sea.holdMinutes));
+      for (const [psi, altitudeM] of [
+        [11.6, 1600],
+        [9.4, 0],
+        [9.4, 1600],
+      ] as const) {
+        const here = at(psi, altitudeM);
+        const still = work.filter((row) => enough(here, row, here.holdMinutes)).length / work.length;
+        // Nine in ten, less a standard error of the hundred draws for which a block's school works.
+        expect(still).withContext(`${vesselId} ${psi} psi ${altitudeM} m`).toBeGreaterThan(0.86);
+      }
+    }
+  });
+
+  it('of grain that was not soaked is the longest school, unless another is chosen', () => {
+    expect(plan({ isUnsoaked: true }).holdMinutes).toBe(120);
+    expect(plan({ isUnsoaked: true, schoolMinutes: 90 }).holdMinutes).toBe(90);
   });
 
   it('is the trade’s own for its kind of vessel, with its range', () => {

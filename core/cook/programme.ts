@@ -12,6 +12,7 @@ import type { Learned } from './learned.js';
 import { DRY_SHARE_OF_WET, type Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
 import { isPressureCooker } from './pot.js';
+import { heapOf, type Standing } from './standing.js';
 import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
 import { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
@@ -67,7 +68,11 @@ export interface CookWish {
   readonly stage?: Stage;
   /** Share of the vessel that is filled. */
   readonly fill?: number;
-  /** Hold of the school that is followed; the trade's middle one when left out. */
+  /** Of bags: how they stand in the pot; each for itself when left out. */
+  readonly standing?: Standing;
+  /** Grain and water went into the jar dry: its spores were never woken by a soak, so the longest school is the usual. */
+  readonly isUnsoaked?: boolean;
+  /** Hold of the school that is followed; the trade's usual one when left out. */
   readonly schoolMinutes?: number;
   /** Temperature of what goes in; the room's when left out. */
   readonly startC?: number;
@@ -98,10 +103,12 @@ export function planCook(wish: CookWish): CookPlan {
   const ventMinutes = wish.ventMinutes ?? VENT_MINUTES;
   const coolingRate = learned?.coolingRate ?? CANNER_COOLING_RATE;
   const trade = tradeHold(vessel, stage);
-  const schoolMinutes = wish.schoolMinutes ?? trade.minutes;
-  const contents: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill };
+  const schoolMinutes = wish.schoolMinutes ?? (wish.isUnsoaked === true ? trade.most : trade.minutes);
   const places = appliance.places[vessel.id] ?? 0;
-  const comeUpEstimateMinutes = comeUpOf(wish, chamberC, Math.min(wish.count, Math.max(places, 1)));
+  const inPot = Math.min(wish.count, Math.max(places, 1));
+  const heap = wish.standing && vessel.kind === 'bag' ? heapOf(inPot, wish.standing) : undefined;
+  const contents: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill, heap };
+  const comeUpEstimateMinutes = comeUpOf(wish, chamberC, inPot);
   const comeUpMinutes = comeUpEstimateMinutes * (learned?.comeUpFactor ?? 1);
   const startC = wish.startC ?? house.roomC;
   const planned: Omit<PlannedRun, 'holdMinutes'> = {

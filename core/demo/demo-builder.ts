@@ -1,4 +1,5 @@
 import { receivedAs } from '../culture/received-as.js';
+import { wishOf } from '../cook/in-cooker.js';
 import { planCook } from '../cook/programme.js';
 import { stepsOf } from '../formula/hydration.js';
 import { resolveFormula } from '../formula/resolve.js';
@@ -8,7 +9,6 @@ import { withSchool } from '../formula/with-school.js';
 import { buildHouse } from '../house/derive/build-house.js';
 import { checkEntry } from '../house/check-entry.js';
 import { makeBatch, makeCook, receiveCulture, type NewBatch, type NewCulture } from '../house/make.js';
-import { mediumOf } from '../record/batch.js';
 import type { Household } from '../record/definitions.js';
 import type { Contaminant, CookStep, Entry } from '../record/entry.js';
 import type { CultureUnit, Holds } from '../record/culture.js';
@@ -126,10 +126,8 @@ export class DemoBuilder {
     const plan = planCook({
       appliance,
       house: this.house,
-      vessel: first.batch.vessel,
+      ...wishOf(first.batch),
       count: vesselIds.length,
-      vesselWetG: first.batch.plan!.vesselWetG,
-      stage: mediumOf(first.batch),
     });
     const { cook, entry } = makeCook(
       appliance,

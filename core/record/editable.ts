@@ -1,4 +1,4 @@
-import { Contaminant, Fate, Place, type EntryKind } from './entry.js';
+import { Between, Contaminant, Fate, Place, type EntryKind } from './entry.js';
 
 /** One field of an entry whose value a person may have got wrong. */
 export type EditableField =
@@ -36,6 +36,10 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
   phRead: [
     { kind: 'number', field: 'ph', unit: '' },
     { kind: 'number', field: 'drops', unit: 'drops', whole: true },
+  ],
+  cookLoaded: [
+    { kind: 'number', field: 'layers', unit: '', whole: true },
+    { kind: 'choice', field: 'between', options: Between.options, canBeNone: true },
   ],
   waterLeft: [{ kind: 'number', field: 'leftMl', unit: 'ml' }],
   coreRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],

@@ -104,6 +104,10 @@ export type Contaminant = z.infer<typeof Contaminant>;
 const undo = z.literal(true).optional();
 
 /** What became of a vessel, in any phase of its life. */
+/** Whether bags in the pot leave room for steam between them. */
+export const Between = z.enum(['apart', 'touching']);
+export type Between = z.infer<typeof Between>;
+
 export const Fate = z.enum([
   'contaminated',
   'cracked',
@@ -191,7 +195,15 @@ export const Entry = z.discriminatedUnion('kind', [
     ph: z.number().min(0).max(14),
     drops: z.number().int().min(0).max(1000),
   }),
-  z.strictObject({ ...fact, kind: z.literal('cookLoaded'), cookId: CookId, vesselIds }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('cookLoaded'),
+    cookId: CookId,
+    vesselIds,
+    /** Of bags: how they stand in the pot. Left out: each for itself. */
+    layers: z.number().int().min(1).max(6).optional(),
+    between: Between.optional(),
+  }),
   z.strictObject({
     ...fact,
     kind: z.literal('cookStep'),

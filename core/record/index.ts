@@ -33,6 +33,7 @@ export {
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
 export {
+  Between,
   CautionId,
   Channel,
   Contaminant,

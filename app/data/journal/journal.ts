@@ -28,6 +28,7 @@ import {
   type ResolvedFormula,
   type ScaledFormula,
   type ShippedOffer,
+  type Standing,
   type VesselId,
   type WrittenDeed,
 } from '../../../core/index';
@@ -215,6 +216,7 @@ export class Journal {
     plan: CookPlan,
     vesselIds: readonly VesselId[],
     caution: CautionId,
+    standing?: Standing,
   ): Promise<CookId | undefined> {
     return this.make('a cook', async (pen, hand) => {
       const { house } = pen.found;
@@ -223,7 +225,7 @@ export class Journal {
       const { cook } = makeCook(appliance, plan, roomC, vesselIds, number, contextOf(hand));
       const entries = stampAll(
         [
-          { kind: 'cookLoaded', cookId: cook.id, vesselIds: [...vesselIds] },
+          { kind: 'cookLoaded', cookId: cook.id, vesselIds: [...vesselIds], ...standing },
           { kind: 'cautionRead', caution },
           { kind: 'cookStep', cookId: cook.id, step: 'lidOn' },
         ],

@@ -39,6 +39,7 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   k1: 'k1',
   k2: 'k2',
   length: 'Length',
+  layers: 'Layers',
   longestHold: 'Longest hold',
   mass: 'Mass',
   mixMass: 'Mass of the mix',

@@ -30,6 +30,8 @@ const LABELS: Readonly<Record<string, string>> = {
   volumeMl: 'What is left',
   ph: 'pH',
   drops: 'Drops since the reading before',
+  layers: 'Layers of bags',
+  between: 'Between the bags',
   leftMl: 'Water left',
   celsius: 'Temperature',
   sourceVesselIds: 'From',
@@ -40,7 +42,13 @@ const LABELS: Readonly<Record<string, string>> = {
   place: 'Where to',
   reason: 'What became of it',
 };
-const RESULTS: Readonly<Record<string, string>> = { dry: 'too dry', right: 'right', wet: 'too wet' };
+const RESULTS: Readonly<Record<string, string>> = {
+  dry: 'too dry',
+  right: 'right',
+  wet: 'too wet',
+  apart: 'room for steam',
+  touching: 'no gap',
+};
 const NONE = '';
 
 /** What of an entry can be given another value, with what stands there now. */

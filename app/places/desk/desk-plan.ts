@@ -8,6 +8,8 @@ import {
   nextTime,
   placesNeeded,
   planCook,
+  learnedFrom,
+  wishOf,
   reasonForMoisture,
   reasonForPart,
   reasonForWater,
@@ -299,12 +301,21 @@ export class DeskPlan {
       };
     }
     try {
-      const { vessel, wetG, vesselsPerPlace } = inCooker({
+      const batch = {
         vessel: scaled.vessel,
-        plan: { ...scaled.dissolved, vesselMl: scaled.dissolved?.eachMl, vesselWetG: scaled.vesselWetG },
-      });
-      const count = scaled.dissolved?.cookedIn?.count ?? placesNeeded(scaled.count, vesselsPerPlace);
-      const cook = planCook({ appliance, house, vessel, count, vesselWetG: wetG, stage: formula.stage });
+        stage: formula.stage,
+        formula,
+        plan: {
+          ...scaled.dissolved,
+          vesselMl: scaled.dissolved?.eachMl,
+          vesselWetG: scaled.vesselWetG,
+          fill: this.fill(),
+        },
+      };
+      const count =
+        scaled.dissolved?.cookedIn?.count ?? placesNeeded(scaled.count, inCooker(batch).vesselsPerPlace);
+      const learned = learnedFrom(this.store.house()?.cooks ?? [], appliance.id);
+      const cook = planCook({ appliance, house, count, ...wishOf(batch), learned });
       return { cook, cooksNeeded: cook.places === 0 ? 0 : Math.ceil(count / cook.places), cookProblem: '' };
     } catch (error) {
       return {

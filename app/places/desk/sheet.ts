@@ -9,9 +9,10 @@ import {
   inCooker,
   placesNeeded,
   planCook,
+  wishOf,
   type BatchView,
   type CookPlan,
-  mediumOf,
+  learnedFrom,
   unlessRefused,
 } from '../../../core/index';
 import { inDegrees } from '../../data/words/in-degrees';
@@ -92,10 +93,11 @@ export class Sheet {
     if (appliance === undefined || house === undefined) {
       return undefined;
     }
-    const { vessel, wetG, vesselsPerPlace } = inCooker(view.batch);
+    const { vesselsPerPlace } = inCooker(view.batch);
     const count = placesNeeded(view.vessels.length, vesselsPerPlace);
+    const learned = learnedFrom(this.store.house()?.cooks ?? [], appliance.id);
     return unlessRefused(
-      () => planCook({ appliance, house, vessel, vesselWetG: wetG, count, stage: mediumOf(view.batch) }),
+      () => planCook({ appliance, house, count, ...wishOf(view.batch), learned }),
       undefined,
     );
   }

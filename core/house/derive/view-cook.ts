@@ -2,6 +2,8 @@ import { cookState, takenSteps } from '../../cook/cook-state.js';
 import { contentsOf } from '../../cook/in-cooker.js';
 import { coolAfterReading, coolingLoadOf, coreCooling } from '../../cook/core-cooling.js';
 import type { CookFacts } from '../../cook/cook-heat.js';
+import type { Contents } from '../../cook/load-model.js';
+import { heapOf } from '../../cook/standing.js';
 import { cookVerdict } from '../../cook/verdict.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
@@ -46,7 +48,7 @@ export function viewCook(
     }),
   );
   const [first] = batches.values();
-  const contents = first && contentsOf(first);
+  const contents = first && standingIn(contentsOf(first), loaded);
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('probeHeat', () => probedF0(logs));
   return {
@@ -69,6 +71,15 @@ export function viewCook(
     probedF0: probed,
     logRows,
   };
+}
+
+/** The contents of one bag, or of the heap that bags which touch are. */
+function standingIn(
+  contents: Contents | undefined,
+  { vesselIds, layers = 1, between = 'apart' }: FactOf<'cookLoaded'>,
+): Contents | undefined {
+  const heap = contents?.vessel.kind === 'bag' ? heapOf(vesselIds.length, { layers, between }) : undefined;
+  return contents && { ...contents, heap };
 }
 
 /** What instruments read and what was typed. A log that an earlier version kept as an entry counts once. */

@@ -126,4 +126,26 @@ describe('what goes into the pot', () => {
     expect(house.cooks[0]!.vesselIds.length).toBe(8);
     expect(house.facts.filter((f) => f.kind === 'cautionRead').length).toBe(1);
   });
+
+  it('asks how bags stand: touching ones heat as one block, and a gap is advised', async () => {
+    await waiting(['hardwood-bran', 'block-bag', 2]);
+    expect(page.text()).toContain('2 of 3 places');
+    const hold = () => Number(/(\d+) min at \d/.exec(page.text())![1]);
+    const apart = hold();
+    await page.choose('Between the bags', 'no gap');
+    expect(hold()).toBeGreaterThan(apart + 40);
+    expect(page.text()).toContain('They heat as one block');
+    expect(page.text()).toContain(`Leave 20 mm between, a rack between layers: then ${apart} min would do.`);
+    await page.type('input[aria-label="Layers"]', '2');
+    await page.press('All so, lid on');
+    await until(setup.store, (h) => h.cooks.length === 1);
+    expect(setup.house().cooks[0]!.contents!.heap).toEqual({ across: 1, along: 1, layers: 2 });
+    const loaded = setup.house().records.entries.find((e) => e.kind === 'cookLoaded')!;
+    expect(loaded).toEqual(jasmine.objectContaining({ layers: 2, between: 'touching' }));
+  });
+
+  it('never asks how jars stand', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 3]);
+    expect(page.text()).not.toContain('between them');
+  });
 });

@@ -16,7 +16,8 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import {
   DAY_MS,
-  contentsOf,
+  GAP_MM,
+  MOST_LAYERS,
   formatNumber,
   inCooker,
   VENT_MINUTES,
@@ -24,6 +25,8 @@ import {
   planCook,
   shownGaugeKPa,
   tradeHold,
+  type Between,
+  type CookWish,
   type SchoolHere,
   type BatchView,
   type Stage,
@@ -31,9 +34,11 @@ import {
   mediumOf,
   packLoad,
   partsOfLoad,
+  unlessRefused,
   vesselsToCook,
+  wishOf,
 } from '../../../../core/index';
-import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
+import { literWords, measureWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
@@ -54,6 +59,10 @@ const CHECKS = [
 const GAUGE_TEST_DAYS = 365;
 const MOST_VENT_MIN = 60;
 const MOST_START_C = 95;
+const BETWEEN: readonly { readonly value: Between; readonly words: string }[] = [
+  { value: 'apart', words: 'room for steam all around' },
+  { value: 'touching', words: 'no gap' },
+];
 /** A finger that moves at once scrolls the page. ms */
 const DRAG_DELAY = { touch: 250, mouse: 0 };
 
@@ -104,6 +113,9 @@ export class LoadCook {
   protected readonly measuredHold = signal<number | undefined>(undefined);
   protected readonly vent = signal(VENT_MINUTES);
   protected readonly startC = signal<number | undefined>(undefined);
+  protected readonly betweens = BETWEEN;
+  protected readonly layers = signal(1);
+  protected readonly between = signal<Between>('apart');
   private busy = false;
 
   protected readonly appliances = computed(() => freeCookers(this.store.house()));
@@ -149,34 +161,77 @@ export class LoadCook {
     return first && inCooker(first.batch);
   });
   protected readonly places = computed(() => this.appliance()?.places[this.cooked()?.vessel.id ?? ''] ?? 0);
-  private readonly answer = computed(() => {
+  /** Bags can touch; jars and bottles do at a line at most. */
+  protected readonly asksStanding = computed(
+    () => this.cooked()?.vessel.kind === 'bag' && this.placesTaken() > 1,
+  );
+  private readonly standing = computed(() =>
+    this.asksStanding() ? { layers: this.layers(), between: this.between() } : undefined,
+  );
+  private readonly wish = computed<CookWish | undefined>(() => {
     const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
     const cooked = this.cooked();
     if (!appliance || !house || !first || !cooked || this.load().length === 0) {
       return undefined;
     }
+    return {
+      appliance,
+      house,
+      ...wishOf(first.batch),
+      count: this.placesTaken(),
+      standing: this.standing(),
+      schoolMinutes: this.schoolHere(cooked.vessel, mediumOf(first.batch)),
+      chosenHoldMinutes: this.hold(),
+      measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,
+      ventMinutes: this.vent(),
+      startC: this.startC(),
+      learned: this.learned(),
+    };
+  });
+  private readonly answer = computed(() => {
+    const wish = this.wish();
     try {
-      return {
-        ...planCook({
-          appliance,
-          house,
-          vessel: cooked.vessel,
-          count: this.placesTaken(),
-          vesselWetG: cooked.wetG,
-          stage: mediumOf(first.batch),
-          fill: contentsOf(first.batch)?.fill,
-          schoolMinutes: this.schoolHere(cooked.vessel, mediumOf(first.batch)),
-          chosenHoldMinutes: this.hold(),
-          measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,
-          ventMinutes: this.vent(),
-          startC: this.startC(),
-          learned: this.learned(),
-        }),
-        problem: '',
-      };
+      return wish && { ...planCook(wish), problem: '' };
     } catch (error) {
       return { problem: messageOf(error) };
     }
+  });
+  /** What another load of the same would be held by the same school; empty where that is too long as well. */
+  private ifInstead(change: Partial<CookWish>): number | undefined {
+    const wish = this.wish();
+    return (
+      wish &&
+      unlessRefused(() => {
+        const plan = planCook({
+          ...wish,
+          chosenHoldMinutes: undefined,
+          measuredHoldMinutes: undefined,
+          ...change,
+        });
+        return plan.water.tooLong ? undefined : plan.holdMinutes;
+      }, undefined)
+    );
+  }
+  /** Bags that touch heat as one block; with a gap each heats for itself. */
+  protected readonly touchingWords = computed(() => {
+    if (this.standing()?.between !== 'touching') {
+      return '';
+    }
+    const apart = this.ifInstead({ standing: undefined });
+    const instead = apart === undefined ? '' : `: then ${apart} min would do`;
+    return `They heat as one block, and the middle of it is far from the steam. Leave ${measureWords(GAP_MM, 'mm')} between, a rack between layers${instead}.`;
+  });
+  /** What would do where the hold is longer than the water or the cooker allows. */
+  protected readonly smallerWords = computed(() => {
+    const plan = this.plan();
+    const wish = this.wish();
+    if (wish?.vessel.kind !== 'bag' || (plan !== undefined && !plan.water.tooLong)) {
+      return '';
+    }
+    const half = this.ifInstead({ vesselWetG: wish.vesselWetG / 2 });
+    return half === undefined
+      ? 'Quart jars of the same would need far less.'
+      : `Half as much in each bag would need ${half} min.`;
   });
   protected readonly plan = computed(() => {
     const answer = this.answer();
@@ -199,8 +254,7 @@ export class LoadCook {
 
   /** What this cooker's earlier runs have shown. */
   private readonly learned = computed(() => {
-    const id = this.appliance()?.id;
-    return learnedFrom((this.store.house()?.cooks ?? []).filter((c) => c.cook.applianceId === id));
+    return learnedFrom(this.store.house()?.cooks ?? [], this.appliance()?.id ?? '');
   });
   protected readonly learnedWords = computed(() =>
     this.learned().cooks.water > 0 ? ', by what this cooker has lost before' : '',
@@ -237,6 +291,16 @@ export class LoadCook {
     if (minutes >= 0 && minutes <= MOST_VENT_MIN) {
       this.vent.set(minutes);
     }
+  }
+
+  protected setLayers(layers: number): void {
+    if (Number.isInteger(layers) && layers >= 1 && layers <= MOST_LAYERS) {
+      this.layers.set(layers);
+    }
+  }
+
+  protected setBetween(value: string): void {
+    this.between.set(value === 'touching' ? 'touching' : 'apart');
   }
 
   protected setStart(celsius: number): void {
@@ -284,7 +348,13 @@ export class LoadCook {
       return;
     }
     this.busy = true;
-    const cookId = await this.journal.startCook(appliance, plan, this.load(), 'lidChecklist');
+    const cookId = await this.journal.startCook(
+      appliance,
+      plan,
+      this.load(),
+      'lidChecklist',
+      this.standing(),
+    );
     if (cookId !== undefined) {
       this.started.emit();
     }
