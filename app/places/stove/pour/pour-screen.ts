@@ -37,8 +37,8 @@ import { pourClock } from './pour-clock';
         <nw-clock-face [minutes]="left()" [at]="isOpen() ? 'of the window' : 'to pouring heat'">
           <p class="main-words">{{ isOpen() ? 'Pour now' : 'Pour at ' + at(w.opens.middle) }}</p>
           <p class="soft">
-            Likely {{ at(w.opens.low) }} to {{ latest(w.opens.high) }}; then about {{ whole(w.lasts) }} min
-            until it is {{ temperatureWords(until) }} and begins to set.
+            8 in 10: between {{ at(w.opens.low) }} and {{ latest(w.opens.high) }}; then about
+            {{ whole(w.lasts) }} min until it is {{ temperatureWords(until) }} and begins to set.
             {{ w.sure ? '' : 'Readings ' + apart() + ' apart make it sure.' }}
           </p>
         </nw-clock-face>
