@@ -3,6 +3,7 @@ import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
+import { thinned } from '../readings/thinned.js';
 import { GAP_MS, asProfile, readingsOf, type CookLog, type Reading } from '../readings/measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { trueGaugeKPa } from './pot.js';
@@ -11,6 +12,8 @@ import { MINUTE_MS } from '../base/time.js';
 
 /** Fewer readings were typed now and then: they say how it was at that moment, not how it went. */
 const LEAST_LOG = 10;
+/** Household instruments are no finer than this, °C. Our choice. */
+const READ_WITHIN_C = 0.4;
 
 export interface ChamberProfile {
   /** Minutes since the lid went on; straight between points. */
@@ -45,7 +48,7 @@ export function chamberProfile(
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
     been.points.length >= LEAST_LOG
-      ? bridged(been.points, cook.roomC)
+      ? [...thinned(bridged(been.points, cook.roomC), READ_WITHIN_C)]
       : fromSteps(cook, taken, startMs, boilC);
   const closed = steps.find((s) => s.step === 'weightOn');
   const vented = steps.find((s) => s.step === 'steamSteady');

@@ -162,7 +162,8 @@ describe('the run of a cook as its vessels feel it', () => {
     const outside = profileOf([...at(140, -30, -1), ...at(121, 0, 100), ...at(130, 101, 135)]);
     expect(Math.max(...outside.map((p) => p.celsius))).toBe(121);
     expect(outside[0]).toEqual({ minutes: 0, celsius: 121 });
-    expect(outside[1]!.minutes).toBe(1);
+    // What never moved by more than an instrument can tell needs no points between.
+    expect(outside.filter((p) => p.minutes > 0 && p.minutes < 100)).toEqual([]);
     const late = profileOf(at(121, 10, 100));
     expect(late.slice(0, 2)).toEqual([
       { minutes: 0, celsius: cook.roomC },

@@ -311,6 +311,8 @@ export const Household = z.strictObject({
   openAtOnce: z.number().int().min(1).max(12).optional(),
   /** How often grain is fed to grain before a culture is begun anew. */
   grainGenerations: z.number().int().min(1).max(12).optional(),
+  /** How much the trade's record of vessels lost to the cook counts beside what is measured, 0 to 1; fully if left out. */
+  practiceWeight: z.number().min(0).max(1).optional(),
   /** Which column of amounts is read first. */
   measures: z.enum(['scale', 'kitchen']).optional(),
   /** A word or sign for money, shown before amounts. */

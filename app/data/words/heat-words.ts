@@ -34,8 +34,8 @@ export function restsOn(weighed: readonly Observation[], band: Pick<HeatBand, 'i
   const said = [
     'physics with figures from books',
     ...practice.map(
-      ({ of, low, high }) =>
-        `what the trade finds: of 100 ${PRACTICE_WORDS[of]} at 15 psi at the sea, ${formatNumber(low * 100)} to ${formatNumber(high * 100)} are lost to the cook`,
+      ({ of, low, high, weight = 1 }) =>
+        `what the trade finds${weight < 1 ? `, counted ${formatNumber(weight * 100)} %` : ''}: of 100 ${PRACTICE_WORDS[of]} at 15 psi at the sea, ${formatNumber(low * 100)} to ${formatNumber(high * 100)} are lost to the cook`,
     ),
     ...(own.length === 0
       ? []

@@ -34,9 +34,11 @@ export interface Evidence {
   readonly measured: readonly Observation[];
   /** What became of those of the last cooks. */
   readonly outcomes: readonly Observation[];
+  /** How much the trade's record counts, 0 to 1. */
+  readonly practiceWeight: number;
 }
 
-export const NO_EVIDENCE: Evidence = { measured: [], outcomes: [] };
+export const NO_EVIDENCE: Evidence = { measured: [], outcomes: [], practiceWeight: 1 };
 /** Of so many cooks at most: older ones were another grain, another hand. Our choice. */
 const COOKS_TOLD = 6;
 
@@ -60,6 +62,7 @@ export class HeatService {
     return {
       measured: cooks.flatMap((c) => observationsOf(c, nowMs)),
       outcomes: cooks.flatMap((c) => outcomeOf(c, house, nowMs)).slice(-COOKS_TOLD),
+      practiceWeight: house.household?.practiceWeight ?? 1,
     };
   }
 
@@ -122,15 +125,14 @@ export class HeatService {
     }
   }
 
-  /**
-   * What a forecast rests on beside physics. What was measured tells what the trade and what became of jars cannot; all
-   * together would be asked far longer, so then it stands alone.
-   */
-  weighed({ load }: Run, { measured, outcomes }: Evidence): readonly Observation[] {
-    const practice = practiceOf(load);
-    return measured.length > 0
-      ? measured
-      : [...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]), ...outcomes];
+  /** What a forecast rests on beside physics. */
+  weighed({ load }: Run, { measured, outcomes, practiceWeight }: Evidence): readonly Observation[] {
+    const practice = practiceOf(load, practiceWeight);
+    return [
+      ...(practice === undefined ? [] : [{ kind: 'practice' as const, practice }]),
+      ...outcomes,
+      ...measured,
+    ];
   }
 
   private question(run: Run, evidence: Evidence, targetF0: number, about: About): HeatQuestion {

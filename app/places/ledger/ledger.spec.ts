@@ -246,6 +246,17 @@ describe('the Ledger', () => {
       );
     });
 
+    it('keep how much the trade’s record counts', async () => {
+      setup = await furnishedHouse();
+      const settings = await render(Settings);
+      await settings.fill('The trade’s record counts', '50');
+      expect(setup.house().household!.practiceWeight).toBe(0.5);
+      await settings.fill('The trade’s record counts', '0');
+      expect(setup.house().household!.practiceWeight).toBe(0);
+      await settings.fill('The trade’s record counts', '120');
+      expect(settings.text()).toContain('must be between 0 and 100 %. You gave 120 %.');
+    });
+
     it('call this device and its people by name, and every entry says so', async () => {
       setup = await demoHouse();
       const settings = await render(Settings);

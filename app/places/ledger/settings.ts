@@ -165,6 +165,23 @@ export class Settings {
         ];
   });
 
+  protected readonly cookFields = computed<readonly KeptNumber[]>(() => {
+    const house = this.house();
+    return house === undefined
+      ? []
+      : [
+          {
+            id: 'practice-weight',
+            label: 'The trade’s record counts',
+            unit: '%',
+            min: 0,
+            max: 100,
+            shown: Math.round((house.practiceWeight ?? 1) * 100),
+            keep: (percent) => this.keep({ practiceWeight: percent && percent / 100 }),
+          },
+        ];
+  });
+
   protected readonly step = keptChoice(
     '1',
     () => String(this.house()?.scaleStepG ?? 1),

@@ -274,8 +274,13 @@ function weighed(
   const weights = Float64Array.from(logs, (log) => Math.exp(log - top));
   const total = weights.reduce((a, b) => a + b, 0);
   const shares = weights.map((w) => w / total);
+  // What is known of many vessels is no proof that could be mistaken.
   const allRight = likelihoods.map((own) =>
-    own.reduce((chance, one) => chance * (1 - WRONG_ALTOGETHER / orWrong(one)), 1),
+    own.reduce(
+      (chance, one, i) =>
+        isOfMany(observations[i]!) ? chance : chance * (1 - WRONG_ALTOGETHER / orWrong(one)),
+      1,
+    ),
   );
   return {
     normals: rows,

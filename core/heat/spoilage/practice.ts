@@ -8,6 +8,8 @@ export interface Practice {
   readonly of: Cooked;
   readonly low: number;
   readonly high: number;
+  /** How much it counts, from 0 to 1; fully when left out. */
+  readonly weight?: number;
 }
 
 /** Quarts of soaked grain held 90 minutes, or blocks of 2.3 kg held 150 minutes, at 15 psi at the sea. */
@@ -19,9 +21,16 @@ export const PRACTICE: Readonly<Record<Cooked, Practice>> = {
   blocks: { of: 'blocks', low: 0.02, high: 0.08 },
 };
 
-/** The trade's record of vessels like these; a liquid mixes itself, and nobody loses it to the cook. */
-export function practiceOf(load: ThermalLoad): Practice | undefined {
-  return load.kind === 'liquid' ? undefined : PRACTICE[load.shape.kind === 'brick' ? 'blocks' : 'quarts'];
+/**
+ * The trade's record of vessels like these, counted so much; undefined where it counts for nothing, and for a liquid, which
+ * mixes itself and which nobody loses to the cook.
+ *
+ * @param weight 0 to 1
+ */
+export function practiceOf(load: ThermalLoad, weight = 1): Practice | undefined {
+  return load.kind === 'liquid' || weight <= 0
+    ? undefined
+    : { ...PRACTICE[load.shape.kind === 'brick' ? 'blocks' : 'quarts'], weight };
 }
 
 /** 15 psi at the sea. */
@@ -79,9 +88,9 @@ export function lostInPractice(of: Cooked, bed: number, hardness: number, number
 }
 
 /** How well a draw of what the whole trade shares foretold what the trade finds. */
-export function logOfPractice({ of, low, high }: Practice, row: ArrayLike<number>): number {
+export function logOfPractice({ of, low, high, weight = 1 }: Practice, row: ArrayLike<number>): number {
   const lost = lostInPractice(of, row[0]!, row[HEAT_NORMALS]!, row[HEAT_NORMALS + 1]!);
   const middle = Math.log(low * high) / 2;
   const sigma = Math.log(high / low) / (2 * TENTH_Z);
-  return -(((Math.log(lost + 1e-9) - middle) / sigma) ** 2) / 2;
+  return (-weight * ((Math.log(lost + 1e-9) - middle) / sigma) ** 2) / 2;
 }
