@@ -21,6 +21,7 @@ describe('what a load likely comes to, in words', () => {
     expect(said(8, 0, 0, 2)).toBe('Likely all 8 keep; at most 2 sour (rye)');
     expect(said(8, 0, 0, 7)).toBe('All 8 may keep, or up to 7 sour (rye)');
     expect(said(8, 0, 2, 6)).toBe('Likely 0 to 6 of 8 sour (rye)');
+    expect(said(8, 0, 2, 8)).toBe('All 8 may keep, or all sour (rye)');
     expect(said(8, 1, 5, 8)).toBe('Likely 1 to 8 of 8 sour (beet)');
     expect(said(8, 8, 8, 8)).toBe('Likely all 8 sour (beet)');
     expect(said(1, 0, 0, 0)).toBe('It likely keeps (done)');

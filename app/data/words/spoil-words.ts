@@ -30,6 +30,9 @@ export function spoilWords(spoilage: Spoilage): { readonly words: string; readon
     return { words: `Likely all ${count} sour`, tone: 'beet' };
   }
   const tone = middle * 2 < count ? 'rye' : 'beet';
+  if (low === 0 && high === count) {
+    return { words: `All ${count} may keep, or all sour`, tone };
+  }
   return {
     words: low === high ? `Likely ${low} of ${count} sour` : `Likely ${low} to ${high} of ${count} sour`,
     tone,

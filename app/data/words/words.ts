@@ -32,6 +32,7 @@ import {
   volumeWords,
 } from './measure-words';
 import { shortened } from './shortened';
+import { verdictWord } from './verdict-word';
 
 /** Wording of what the records hold. Kitchen English, one place for each word. */
 export const CONTAMINANT_WORDS: Readonly<
@@ -280,10 +281,16 @@ export function entryWords(entry: Entry, house: House): string {
     case 'waterLeft':
       return `${cook}: ${volumeWords(entry.leftMl)} of water left`;
     case 'proofRead':
-      return `${cook}: ${PROOF_WORDS[entry.proof.kind]}`;
+      return `${cook}: ${PROOF_WORDS[entry.proof.kind]}${worthWords(entry, house)}`;
     default:
       return correctionWords(entry, house);
   }
+}
+
+/** What the cook is worth with what was read of it: a reading alone says little to one who passes by. */
+function worthWords({ cookId }: EntryOf<'proofRead'>, house: House): string {
+  const verdict = house.cookById.get(cookId)?.verdict;
+  return verdict === undefined ? '' : `; ${verdictWord(verdict).word.toLowerCase()}`;
 }
 
 function inoculatedWords(entry: EntryOf<'inoculated'>, house: House): string {

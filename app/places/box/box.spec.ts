@@ -84,6 +84,11 @@ describe('the Box', () => {
       expect(read?.celsius).toBeCloseTo(28.89, 2);
     });
 
+    it('says of the cook before what its record says, and how many likely keep', async () => {
+      // Its heat was turned off early.
+      await box.until(/Cook 14: Not as planned\.\s*All 8 may keep, or all sour\./);
+    });
+
     it('starts the settling clock and keeps it as a fact', async () => {
       await box.press('Stocked and wiped, settle 10 min');
       expect(box.text()).toMatch(/Air settles for 10 min more/);

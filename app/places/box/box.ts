@@ -38,6 +38,7 @@ import { heldWords } from '../../data/words/held-words';
 import { doseWords, temperatureWords } from '../../data/words/measure-words';
 import { shortTime, vesselCount } from '../../data/words/words';
 import { BlankNumber } from '../../pieces/blank';
+import { CookKeeps } from '../../pieces/cook-keeps';
 import { Dialogs } from '../../pieces/dialogs';
 import { Labels } from '../../pieces/labels';
 import { AskNumber } from '../../pieces/form/ask-number';
@@ -66,6 +67,7 @@ const COMPASS = ['north', 'east', 'south', 'west'];
     BlankChoice,
     BlankNumber,
     BoxWork,
+    CookKeeps,
     MatButton,
     MatMenu,
     MatMenuItem,

@@ -16,6 +16,7 @@ import { DayPlanView } from './cook/day-plan';
 import { HoldChoice } from './cook/hold-choice';
 import { LogImport } from './cook/log-import';
 import { LogList } from './cook/log-list';
+import { entryWords } from '../../data/words/words';
 import { Pasteurize } from './hydrate/pasteurize';
 import { Stove } from './stove';
 
@@ -123,6 +124,9 @@ describe('the record of a cook', () => {
     await record.settle();
     expect(cook().verdict.word).toBe('proved');
     expect(record.text()).toContain('Proved. The spores of the indicator died and its control turned.');
+    // Whoever passes by reads it in the line of the day as well.
+    const read = setup.house().facts.findLast((f) => f.kind === 'proofRead')!;
+    expect(entryWords(read, setup.house())).toBe('cook 8: biological indicator read; proved');
     await record.until(/1 measurement in vessels like these/);
     // What was measured is weighed beside what the trade finds.
     expect(record.text()).toContain('what the trade finds');

@@ -41,7 +41,7 @@ import { DayPlanView } from './cook/day-plan';
 import { LoadCook } from './cook/load-cook';
 import { pourClock, waitsToPour } from './pour/pour-clock';
 import { PourScreen } from './pour/pour-screen';
-import { verdictWords } from './cook/verdicts';
+import { verdictWords } from '../../data/words/verdict-words';
 import { Fold } from '../../pieces/fold';
 
 type Task =

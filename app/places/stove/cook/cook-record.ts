@@ -30,7 +30,7 @@ import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
-import { keepingWords, verdictWords } from './verdicts';
+import { keepingWords, verdictWords } from '../../../data/words/verdict-words';
 import { Fold } from '../../../pieces/fold';
 
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
@@ -178,9 +178,8 @@ export class CookRecord {
     // The vessels that were measured are few: what is told is of the others beside them.
     const band = await this.heat.band('record', run, evidence, this.target(), { of: 'sameCook', cook });
     this.band.update((before) => band ?? before);
-    const about = { of: 'sameLoad', cook } as const;
-    const { contents, vesselIds } = view;
-    const spoilage = await this.heat.spoilage('record', run, contents, vesselIds.length, evidence, about);
+    const house = this.store.house();
+    const spoilage = house && (await this.heat.spoilageOf('record', view, house, this.nowMs()));
     this.spoilage.update((before) => spoilage ?? before);
   }
 }

@@ -1,14 +1,7 @@
-import type { CookVerdict, Spoilage, VerdictReason, VerdictWord } from '../../../../core/index';
-import type { Tone } from '../../../data/words/heat-words';
-import { eachWords, spoilWords } from '../../../data/words/spoil-words';
-
-const WORDS: Readonly<Record<VerdictWord, { readonly word: string; readonly tone: Tone }>> = {
-  proved: { word: 'Proved', tone: 'done' },
-  'by-time': { word: 'Done by time', tone: 'done' },
-  'not-sterile': { word: 'Not sterile', tone: 'beet' },
-  void: { word: 'Does not count', tone: 'beet' },
-  open: { word: 'Still on', tone: 'done' },
-};
+import type { CookVerdict, Spoilage, VerdictReason } from '../../../core/index';
+import type { Tone } from './heat-words';
+import { eachWords, spoilWords } from './spoil-words';
+import { verdictWord } from './verdict-word';
 
 const REASONS: Readonly<Record<VerdictReason, string>> = {
   'spores died': 'The spores of the indicator died and its control turned.',
@@ -29,19 +22,14 @@ const REASONS: Readonly<Record<VerdictReason, string>> = {
   stopped: 'It was stopped. The load waits for another cook.',
 };
 
-/** What a clock finds wanting; how much it harms is told by the heat. */
-const BY_CLOCK: ReadonlySet<VerdictReason> = new Set(['held too short', 'hardly vented']);
-const NOT_AS_PLANNED = { word: 'Not as planned', tone: 'rye' } as const;
-
 /** What a cook's record is worth, in words, with the reasons that decide it first. */
-export function verdictWords({ word, reasons }: CookVerdict): {
+export function verdictWords(verdict: CookVerdict): {
   readonly word: string;
   readonly tone: Tone;
   readonly why: string;
 } {
-  const told = reasons.filter((r) => !(word === 'proved' && r === 'held as planned'));
-  const isByClock = word === 'not-sterile' && BY_CLOCK.has(reasons[0]!);
-  return { ...(isByClock ? NOT_AS_PLANNED : WORDS[word]), why: told.map((r) => REASONS[r]).join(' ') };
+  const told = verdict.reasons.filter((r) => !(verdict.word === 'proved' && r === 'held as planned'));
+  return { ...verdictWord(verdict), why: told.map((r) => REASONS[r]).join(' ') };
 }
 
 /** What its load comes to by its heat: never calmer than its verdict. */
