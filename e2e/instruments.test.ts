@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { take } from './hands.js';
-import { button, furnish, pass, prepareGrain, visit } from './house.js';
+import { button, furnish, go, pass, prepareGrain, visit } from './house.js';
 
 /** A cook with the lid just on, at a Stove whose pretended canner sends its cook ahead, to be shown when it is due. */
 async function lidOn(page: Page, fault: string, pace = 0): Promise<void> {
@@ -43,6 +43,18 @@ test.describe('a cook led by instruments', () => {
     await page.getByRole('link', { name: /^Record of this cook/ }).click();
     await expect(page.getByText(/A probe logged F0 \d+\.\d min/)).toBeVisible();
     await expect(page.getByText(/1 measurement in vessels like these/)).toBeVisible();
+    // The next cook of such jars rests on it too, and the hold it was shown to need governs.
+    await go(page, 'Stove');
+    await pass(page, 60);
+    await button(page, /^Open/).click();
+    await go(page, 'Desk');
+    await prepareGrain(page, 'G2');
+    await button(page, 'Load a cook').click();
+    await expect(page.getByText(/1 measurement in vessels like these/)).toBeVisible();
+    await expect(
+      page.getByText(/What was measured in these vessels governs|the trade’s hold stands/),
+    ).toBeVisible();
+    await expect(page.getByText(/such vessels sours? by the cook/)).toBeVisible();
   });
 
   test('that was hardly vented shows its air, and its record says so', async ({ page }) => {

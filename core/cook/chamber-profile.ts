@@ -3,7 +3,7 @@ import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
-import { thinned } from '../readings/thinned.js';
+import { byMinute, thinned } from '../readings/thinned.js';
 import { GAP_MS, asProfile, readingsOf, type CookLog, type Reading } from '../readings/measured.js';
 import { coolingFrom, shareToBoil } from './planned-chamber.js';
 import { trueGaugeKPa } from './pot.js';
@@ -48,7 +48,7 @@ export function chamberProfile(
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
     been.points.length >= LEAST_LOG
-      ? [...thinned(bridged(been.points, cook.roomC), READ_WITHIN_C)]
+      ? [...thinned(bridged(byMinute(been.points), cook.roomC), READ_WITHIN_C)]
       : fromSteps(cook, taken, startMs, boilC);
   const closed = steps.find((s) => s.step === 'weightOn');
   const vented = steps.find((s) => s.step === 'steamSteady');

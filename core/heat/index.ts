@@ -68,4 +68,4 @@ export {
   type LethalityOptions,
   type ProfilePoint,
 } from './lethality.js';
-export { BAND_SEED, DRAWS, DRAWS_AFTER_MEASURING, HOLDS_RECKONED } from './band/settings.js';
+export { BAND_SEED, DRAWS, HOLDS_RECKONED } from './band/settings.js';

@@ -1,4 +1,22 @@
+import { mean } from 'simple-statistics';
+import { groupBy } from '../base/collections.js';
+import { MINUTE_MS } from '../base/time.js';
 import type { ProfilePoint } from '../heat/lethality.js';
+import type { Reading } from './measured.js';
+
+/**
+ * A log's mean in each minute that it read more than once in, since what trembles is the instrument; its first reading
+ * stays as it is.
+ */
+export function byMinute(readings: readonly Reading[]): readonly Reading[] {
+  const [first, ...rest] = readings;
+  const minutes = groupBy(rest, (r) => Math.floor(r.atMs / MINUTE_MS));
+  const means = [...minutes.values()].map((own) => ({
+    atMs: mean(own.map((r) => r.atMs)),
+    value: mean(own.map((r) => r.value)),
+  }));
+  return first === undefined ? [] : [first, ...means];
+}
 
 /**
  * The fewest points of a curve between which straight lines pass no reading by more than so much (Douglas and Peucker

@@ -21,7 +21,6 @@ import {
   type Spoilage,
   BAND_SEED,
   DRAWS,
-  DRAWS_AFTER_MEASURING,
   HOLDS_RECKONED,
 } from '../../../core/index';
 import { HeatWorker } from '../../workers/heat-client';
@@ -153,7 +152,7 @@ export class HeatService {
       observations: this.weighed(run, evidence),
       about,
       targetF0,
-      draws: evidence.measured.length > 0 ? DRAWS_AFTER_MEASURING : DRAWS,
+      draws: DRAWS,
       seed: BAND_SEED,
     };
   }

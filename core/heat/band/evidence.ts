@@ -4,8 +4,8 @@ import type { Random } from '../../record/new-id.js';
 import { effectiveCount, normalRows, priorDraws, type Draws } from '../load/draws.js';
 import { logOfOutcome, type Outcome } from '../spoilage/outcome.js';
 import { logOfPractice, type Practice } from '../spoilage/practice.js';
-import { valueAt } from '../value-at.js';
-import { runHeat, type Run } from '../load/run-heat.js';
+import type { Run } from '../load/run-heat.js';
+import { foretold, nearlyForetold, type Foretold } from './foretold.js';
 import { inCommon } from '../load/bed-spread.js';
 import { HEAT_NORMALS, SPORE_NORMALS } from '../load/uncertain-load.js';
 
@@ -63,7 +63,17 @@ const D_SIGMA = Math.log(1.2) / TENTH_Z;
  * be true leave both possible. Our choice.
  */
 const WRONG_ALTOGETHER = 1e-3;
-const STEP_MINUTES = 1;
+/**
+ * How likely such a proof would by chance show what was seen, beside the best that a right one foretells: a slipped probe
+ * still draws a curve, but seldom one that fits; spores that say nothing say either. Our choice.
+ */
+const BY_CHANCE: Readonly<Record<Observation['kind'], number>> = {
+  probe: 0.1,
+  maximum: 0.3,
+  indicator: 0.5,
+  jars: 1,
+  practice: 1,
+};
 /** Fewer equal draws than this are too few to speak of a band; they are drawn anew where the weight lies. */
 const ENOUGH = 60;
 /** New draws are spread wider than the old ones found, so that none of the truth is cut off. */
@@ -94,7 +104,7 @@ export function drawsAfter(
   // Spores matter only to what is known of many vessels; else they are as likely as before.
   const withSpores = observations.some(isOfMany);
   const size = HEAT_NORMALS - 1 + beds.length + (withSpores ? SPORE_NORMALS : 0);
-  let best = weighed(...knownSoFar(observations, beds, count, random, size), observations, beds);
+  let best = weighed(...chosen(observations, beds, count, random, size), observations, beds);
   for (let round = 0; round < MOST_ROUNDS && effectiveCount(best) < ENOUGH; round++) {
     const around = momentsOf(best);
     // Where two rounds were not enough, more draws are the last resort.
@@ -105,10 +115,11 @@ export function drawsAfter(
     best = effectiveCount(again) > effectiveCount(best) ? again : best;
   }
   const asked = beds[beds.length - 1]!;
-  const unasked = normalRows(best.normals.length, random, SPORE_NORMALS);
+  const kept = best.normals.length > count ? fewer(best, count, random) : best;
+  const unasked = normalRows(kept.normals.length, random, SPORE_NORMALS);
   return {
-    ...best,
-    normals: best.normals.map((row, k) => {
+    ...kept,
+    normals: kept.normals.map((row, k) => {
       const load = loadOf(row, asked);
       if (!withSpores) {
         load.set(unasked[k]!, HEAT_NORMALS);
@@ -118,29 +129,31 @@ export function drawsAfter(
   };
 }
 
-/** What is known of many vessels stands in a table and costs nothing to ask, so far more draws are weighed by it. */
-const CANDIDATES_FOR_EACH = 12;
+/** What is known of many vessels stands in a table, and runs are nearly known by a few of them: both cost little to ask. */
+const CANDIDATES_FOR_EACH = 20;
+/** What is only nearly known chooses a little less sharply than it would weigh, so that no draw is missed. */
+const NEARLY = 0.8;
 
 /**
- * Draws that already are as likely as what is known of many vessels makes them: of many, those that foretold it, each as
- * often as it weighs. What they were chosen by is then taken off their weight.
+ * Draws that already are about as likely as what was seen makes them: of many, those that nearly foretold it, each as often
+ * as it weighs. What they were chosen by is then taken off their weight.
  */
-function knownSoFar(
+function chosen(
   observations: readonly Observation[],
   beds: readonly Float64Array[],
   count: number,
   random: Random,
   size: number,
 ): [readonly Float64Array[], (row: Float64Array) => number] {
-  const logKnown = (row: Float64Array) =>
-    observations.reduce(
-      (sum, seen, i) =>
-        isOfMany(seen) ? sum + Math.log(orWrong(Math.exp(logLikelihood(seen, loadOf(row, beds[i]!))))) : sum,
-      0,
-    );
-  if (!observations.some(isOfMany)) {
+  if (observations.length === 0) {
     return [normalRows(count, random, size), () => 0];
   }
+  const nearly = observations.map(nearlyLikely);
+  const logKnown = (row: Float64Array) =>
+    observations.reduce((sum, seen, i) => {
+      const log = Math.log(orWrong(seen, Math.exp(nearly[i]!(loadOf(row, beds[i]!)))));
+      return sum + (isOfMany(seen) ? 1 : NEARLY) * log;
+    }, 0);
   const rows = normalRows(count * CANDIDATES_FOR_EACH, random, size);
   const logs = rows.map(logKnown);
   const top = Math.max(...logs);
@@ -178,6 +191,19 @@ function resampled(
     }
   });
   return found;
+}
+
+/** So many of the draws by their weight, those that come again taken once: each is asked for every run. */
+function fewer({ normals, weights, doubt }: Draws, count: number, random: Random): Draws {
+  const times = new Map<Float64Array, number>();
+  for (const row of resampled(normals, Array.from(weights), count, random)) {
+    times.set(row, (times.get(row) ?? 0) + 1);
+  }
+  return {
+    normals: [...times.keys()],
+    weights: Float64Array.from(times.values(), (n) => n / count),
+    doubt,
+  };
 }
 
 /**
@@ -268,7 +294,10 @@ function weighed(
     observations.map((seen, i) => Math.exp(logLikelihood(seen, loadOf(row, beds[i]!)))),
   );
   const logs = rows.map((row, k) =>
-    likelihoods[k]!.reduce((sum, likelihood) => sum + Math.log(orWrong(likelihood)), logStart(row, k)),
+    likelihoods[k]!.reduce(
+      (sum, likelihood, i) => sum + Math.log(orWrong(observations[i]!, likelihood)),
+      logStart(row, k),
+    ),
   );
   const top = Math.max(...logs);
   const weights = Float64Array.from(logs, (log) => Math.exp(log - top));
@@ -277,8 +306,7 @@ function weighed(
   // What is known of many vessels is no proof that could be mistaken.
   const allRight = likelihoods.map((own) =>
     own.reduce(
-      (chance, one, i) =>
-        isOfMany(observations[i]!) ? chance : chance * (1 - WRONG_ALTOGETHER / orWrong(one)),
+      (chance, one, i) => (isOfMany(observations[i]!) ? chance : chance * rightOf(observations[i]!, one)),
       1,
     ),
   );
@@ -290,42 +318,50 @@ function weighed(
 }
 
 /** A likelihood, where the proof may be wrong altogether and then says nothing. */
-function orWrong(likelihood: number): number {
-  return (1 - WRONG_ALTOGETHER) * likelihood + WRONG_ALTOGETHER;
+function orWrong({ kind }: Observation, likelihood: number): number {
+  return (1 - WRONG_ALTOGETHER) * likelihood + WRONG_ALTOGETHER * BY_CHANCE[kind];
+}
+
+/** How likely a proof is right after all, for one draw. */
+function rightOf(seen: Observation, likelihood: number): number {
+  return ((1 - WRONG_ALTOGETHER) * likelihood) / orWrong(seen, likelihood);
 }
 
 /** How well one draw foretold one observation, as a logarithm, whatever its instrument is off. */
 function logLikelihood(seen: Observation, load: Float64Array): number {
   switch (seen.kind) {
-    case 'probe': {
-      const heat = runHeat(seen.run, load, STEP_MINUTES);
-      return logOfProbe(
-        seen.readings.map(
-          (r) =>
-            r.celsius -
-            valueAt(
-              heat.coreCelsius,
-              heat.minutes[1]! - heat.minutes[0]!,
-              r.minutes - seen.run.chamber[0]!.minutes,
-            ),
-        ),
-      );
-    }
-    case 'maximum': {
-      const heat = runHeat(seen.run, load, STEP_MINUTES);
-      const hottest = heat.coreCelsius.reduce((a, b) => Math.max(a, b), -Infinity);
-      return -((seen.celsius - hottest) ** 2) / (2 * (MAXIMUM_SIGMA_C ** 2 + OFFSET_SIGMA_C ** 2));
-    }
     case 'jars':
       return logOfOutcome(seen, load);
     case 'practice':
       return logOfPractice(seen.practice, load);
+    default:
+      return logOfMeasured(seen, foretold(seen.run, minutesOf(seen), load));
+  }
+}
+
+/** The same, nearly, and far quicker once it is made. */
+function nearlyLikely(seen: Observation): (load: Float64Array) => number {
+  if (seen.kind === 'jars' || seen.kind === 'practice') {
+    return (load) => logLikelihood(seen, load);
+  }
+  const nearly = nearlyForetold(seen.run, minutesOf(seen));
+  return (load) => logOfMeasured(seen, nearly(load));
+}
+
+type Measured = Exclude<Observation, { readonly kind: 'jars' | 'practice' }>;
+
+function minutesOf(seen: Measured): readonly number[] {
+  return seen.kind === 'probe' ? seen.readings.map((r) => r.minutes) : [];
+}
+
+function logOfMeasured(seen: Measured, { celsius, hottestC, f0 }: Foretold): number {
+  switch (seen.kind) {
+    case 'probe':
+      return logOfProbe(seen.readings.map((r, i) => r.celsius - celsius[i]!));
+    case 'maximum':
+      return -((seen.celsius - hottestC) ** 2) / (2 * (MAXIMUM_SIGMA_C ** 2 + OFFSET_SIGMA_C ** 2));
     case 'indicator': {
-      const heat = runHeat(seen.run, load, STEP_MINUTES);
-      const chance = NORMAL_SUM.reduce(
-        (sum, [z, weight]) => sum + weight * chanceOfSpores(seen, heat.coreF0, z),
-        0,
-      );
+      const chance = NORMAL_SUM.reduce((sum, [z, weight]) => sum + weight * chanceOfSpores(seen, f0, z), 0);
       return Math.log(chance + 1e-12);
     }
   }

@@ -74,7 +74,8 @@ export class HoldChoice {
   /** The middle of the band beside the middling run that it was asked for: both move with a run, the one from the worker. */
   private readonly bandToMiddling = signal(1);
   protected readonly spoilage = signal<Spoilage | undefined>(undefined);
-  private readonly measured = signal<number | undefined>(undefined);
+  /** The hold that measuring asks for; none where no hold is enough, undefined while it is reckoned. */
+  private readonly measured = signal<number | 'none' | undefined>(undefined);
 
   private readonly run = computed(() => {
     const plan = this.plan();
@@ -121,7 +122,10 @@ export class HoldChoice {
     if (basis === 'measured') {
       return `What was measured in these vessels governs: ${holdMinutes} min gives the target to nine in ten.`;
     }
-    return this.evidence().measured.length > 0 && this.measured() === undefined
+    if (this.evidence().measured.length > 0 && this.measured() === undefined) {
+      return 'What the measurements ask for is being reckoned.';
+    }
+    return this.evidence().measured.length > 0 && this.measured() === 'none'
       ? 'By what was measured no hold up to five hours is sure; the trade’s hold stands. Smaller vessels, or find out why.'
       : 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.';
   });
@@ -236,7 +240,7 @@ export class HoldChoice {
     const holds = await this.heat.holds('load', contents, planned, startC, evidence);
     if (holds !== undefined) {
       const hold = holdForChance(holds, WANTED_CHANCE);
-      this.measured.set(hold);
+      this.measured.set(hold ?? 'none');
       this.measuredHold.emit(hold);
     }
   }
