@@ -33,7 +33,7 @@ const VESSELS: readonly {
 ];
 const ALTITUDES_M = [0, 640, 1600];
 const PSI = [15, 11.6, 9.4];
-const DRAWS = 200;
+const DRAWS = 600;
 
 /** What is held where, with what comes of it, and how long a middle takes to cool. */
 export interface HoldRow {

@@ -174,7 +174,10 @@ export class Pasteurize {
   );
   protected readonly way = linkedSignal<Way>(() => USUAL[this.warming()]);
   protected readonly lying = signal<string>('loose');
-  protected readonly water = signal(12);
+  /** What is poured over coir is all that it is to hold; a bucket of straw is filled up. */
+  protected readonly water = linkedSignal(() =>
+    this.warming() === 'boiling' ? Math.round((this.view().batch.plan?.waterG ?? 12_000) / 100) / 10 : 12,
+  );
   protected readonly waterC = signal(98);
   /** The batch as it lies in its sack: dry matter and the usual moisture of what was stored dry. */
   protected readonly substrate = linkedSignal(
