@@ -8,7 +8,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import type { CookView, House, Spoilage } from '../../core/index';
+import { cookRun, type CookView, type House, type Spoilage } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { HouseStore } from '../data/store/house-store';
 import { keepingWords, verdictWords } from '../data/words/verdict-words';
@@ -49,7 +49,12 @@ export class CookKeeps {
   }
 
   private async reckon(view: CookView, house: House | undefined, nowMs: number): Promise<void> {
-    const spoilage = house && (await this.heat.spoilageOf('box', view, house, nowMs));
+    const run = cookRun(view, nowMs);
+    if (house === undefined || view.contents === undefined || run === undefined) {
+      return;
+    }
+    const evidence = this.heat.evidence(house, view.contents, nowMs);
+    const spoilage = await this.heat.spoilageOf('box', view, run, evidence);
     this.spoilage.update((before) => spoilage ?? before);
   }
 }

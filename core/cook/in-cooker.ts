@@ -1,5 +1,5 @@
 import { mediumOf, type Batch, type BatchPlan } from '../record/batch.js';
-import type { HydrationMethod, VesselType } from '../record/definitions.js';
+import type { HydrationMethod, Stage, VesselType } from '../record/definitions.js';
 import type { Contents } from './load-model.js';
 import type { CookWish } from './programme.js';
 
@@ -26,7 +26,7 @@ export function contentsOf(batch: Pick<Batch, 'vessel' | 'stage' | 'plan'>): Con
   if (batch.plan === undefined) {
     return undefined;
   }
-  const { vessel, vesselWetG: wetG, stage = 'grain', fill } = wishOf({ ...batch, formula: undefined });
+  const { vessel, vesselWetG: wetG, stage, fill } = wishOf(batch);
   return { vessel, stage, wetG, fill };
 }
 
@@ -36,7 +36,7 @@ export function wishOf(
     readonly plan?: Pick<BatchPlan, 'cookedIn' | 'vesselWetG' | 'vesselMl' | 'fill'>;
     readonly formula?: { readonly hydration: HydrationMethod };
   },
-): Pick<CookWish, 'vessel' | 'vesselWetG' | 'stage' | 'fill' | 'isUnsoaked'> {
+): Pick<CookWish, 'vessel' | 'vesselWetG' | 'fill' | 'isUnsoaked'> & { readonly stage: Stage } {
   const { vessel, wetG } = inCooker(batch);
   return {
     vessel,

@@ -47,4 +47,4 @@ export {
 export type { CookPlan, CookWish } from './programme.js';
 export { shippedAppliances } from './shipped-appliances.js';
 export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';
-export { GAP_MM, MOST_LAYERS, heapOf, type Heap, type Standing } from './standing.js';
+export { GAP_MM, heapOf, type Heap, type Standing } from './standing.js';

@@ -1,5 +1,5 @@
 import type { ThermalLoad } from '../heat/load/uncertain-load.js';
-import { heapShape, type Heap } from './standing.js';
+import { heapOf, heapShape, type Heap, type Standing } from './standing.js';
 import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
 
 const MM3_PER_ML = 1000;
@@ -51,6 +51,13 @@ export function carriesSpores(contents: Contents): number {
   return isDissolved(contents.stage)
     ? liquidMl(contents)
     : (contents.wetG ?? filledMl(contents) * BAG_G_PER_ML) * DRY_SHARE_OF_WET;
+}
+
+/** The same where so many of them stand so in the pot: bags can touch, jars and bottles do at a line at most. */
+export function standing(contents: Contents, count: number, how: Standing | undefined): Contents {
+  return how !== undefined && contents.vessel.kind === 'bag'
+    ? { ...contents, heap: heapOf(count, how) }
+    : contents;
 }
 
 function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>['shape'] {

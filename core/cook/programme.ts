@@ -9,10 +9,10 @@ import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { Learned } from './learned.js';
-import { DRY_SHARE_OF_WET, type Contents } from './load-model.js';
+import { DRY_SHARE_OF_WET, standing, type Contents } from './load-model.js';
 import type { PlannedRun } from './planned-chamber.js';
 import { isPressureCooker } from './pot.js';
-import { heapOf, type Standing } from './standing.js';
+import type { Standing } from './standing.js';
 import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
 import { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
@@ -106,8 +106,8 @@ export function planCook(wish: CookWish): CookPlan {
   const schoolMinutes = wish.schoolMinutes ?? (wish.isUnsoaked === true ? trade.most : trade.minutes);
   const places = appliance.places[vessel.id] ?? 0;
   const inPot = Math.min(wish.count, Math.max(places, 1));
-  const heap = wish.standing && vessel.kind === 'bag' ? heapOf(inPot, wish.standing) : undefined;
-  const contents: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill, heap };
+  const each: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill };
+  const contents = standing(each, inPot, wish.standing);
   const comeUpEstimateMinutes = comeUpOf(wish, chamberC, inPot);
   const comeUpMinutes = comeUpEstimateMinutes * (learned?.comeUpFactor ?? 1);
   const startC = wish.startC ?? house.roomC;

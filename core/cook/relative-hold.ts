@@ -1,12 +1,12 @@
-import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { f0OfNineInTen } from '../heat/band/nine-in-ten.js';
-import { middleF0, runHeat, type Run } from '../heat/load/run-heat.js';
+import { middleF0, type Run } from '../heat/load/run-heat.js';
 import { holdReaching } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import { isDissolved } from '../record/definitions.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
+import { holdWhereSchoolWorks } from './slow-beds.js';
 import { plannedChamber, type PlannedRun } from './planned-chamber.js';
 import type { TradeHold } from './trade-holds.js';
 import { USUAL_TARGET_F0 } from './verdict.js';
@@ -17,7 +17,6 @@ export const TRADE_GAUGE_KPA = convert(TRADE_GAUGE_PSI, 'psi', 'kPa');
 /** Trade holds are said of a cooker that started cold in a room of 20 °C, at the sea, well vented. */
 const TRADE_ROOM_C = 20;
 const TRADE_VENT_MIN = 10;
-const STEP_MINUTES = 1;
 
 /** A run of these contents, as far as the heat in them depends on it. */
 export function runOf(contents: Contents, planned: PlannedRun, initialCelsius = planned.roomC): Run {
@@ -73,7 +72,7 @@ export function relativeHold(
   const runAt = (holdMinutes: number) => runOf(contents, { ...planned, holdMinutes }, initialCelsius);
   const same = holdReaching((holdMinutes) => middleF0(runAt(holdMinutes)), target);
   if (!isDissolved(contents.stage)) {
-    return same && holdWhereSchoolWorks(runAt, same, slowestDone(tradeRun(trade, tradeMinutes, planned)));
+    return same && holdWhereSchoolWorks(runAt, same, tradeRun(trade, tradeMinutes, planned));
   }
   if (same !== undefined && same <= tradeMinutes) {
     return same;
@@ -82,82 +81,4 @@ export function relativeHold(
   const enough = holdReaching((holdMinutes) => f0OfNineInTen(runAt(holdMinutes)), USUAL_TARGET_F0);
   const least = Math.min(same ?? Infinity, enough ?? Infinity);
   return least === Infinity ? undefined : Math.max(least, tradeMinutes);
-}
-
-/** Slower and quicker beds than these, in standard deviations, are not looked for. */
-const MOST_BED_Z = 3;
-/** Beds are found to this, in standard deviations. */
-const BED_WITHIN_Z = 0.02;
-/** What gauge, fill and films together do to ln F0, one standard deviation; nearly the same in every load. */
-const REST_SIGMA = 0.2;
-const ENOUGH_SHARE = 0.9;
-
-/**
- * The least hold, not below a given one, that is enough for nine in ten of the beds which the school's hold is enough
- * for. A hold is enough that gives the middle F0 12. Of all that is unsure the bed moves F0 most.
- *
- * @param slowest bed for which the school's hold is enough, in standard deviations
- */
-function holdWhereSchoolWorks(
-  runAt: (holdMinutes: number) => Run,
-  least: number,
-  slowest: number,
-): number | undefined {
-  const here = runAt(least);
-  const slope = Math.log(f0OfBed(here, slowest + 0.5) / f0OfBed(here, slowest - 0.5));
-  const bed = bedOfNineInTen(slowest, REST_SIGMA / slope);
-  const earned = (holdMinutes: number) => f0OfBed(runAt(holdMinutes), bed);
-  return earned(least) >= USUAL_TARGET_F0 ? least : holdReaching(earned, USUAL_TARGET_F0);
-}
-
-function f0OfBed(run: Run, bedZ: number): number {
-  return runHeat(run, Float64Array.of(bedZ), STEP_MINUTES).coreF0;
-}
-
-/** The slowest bed that a school's run is enough for. A plan asks for the same schools again and again while one types. */
-function slowestDone(school: Run): number {
-  const key = JSON.stringify(school);
-  const known = slowestBySchool.get(key);
-  if (known !== undefined) {
-    return known;
-  }
-  const bed = bisected(-MOST_BED_Z, MOST_BED_Z, (z) => f0OfBed(school, z) >= USUAL_TARGET_F0);
-  if (slowestBySchool.size >= MOST_SCHOOLS) {
-    slowestBySchool.clear();
-  }
-  slowestBySchool.set(key, bed);
-  return bed;
-}
-const slowestBySchool = new Map<string, number>();
-const MOST_SCHOOLS = 64;
-
-/**
- * The bed that nine in ten are better off than, of those quicker than the slowest that works, when each is off by
- * something else besides: P(z + σ w > bed | z > slowest) = 0.9, z and w standard normals.
- */
-function bedOfNineInTen(slowest: number, sigma: number): number {
-  const step = 0.05;
-  const [beds, weights]: [number[], number[]] = [[], []];
-  for (let z = slowest + step / 2; z < slowest + 2 * MOST_BED_Z; z += step) {
-    beds.push(z);
-    weights.push(Math.exp((-z * z) / 2));
-  }
-  const all = weights.reduce((sum, w) => sum + w, 0);
-  const better = (bed: number) =>
-    beds.reduce((sum, z, i) => sum + weights[i]! * cumulativeStdNormalProbability((z - bed) / sigma), 0);
-  return bisected(slowest - MOST_BED_Z, slowest + MOST_BED_Z, (bed) => better(bed) <= ENOUGH_SHARE * all);
-}
-
-/** The least value for which something holds that holds for all above it. */
-function bisected(low: number, high: number, holds: (value: number) => boolean): number {
-  let [no, yes] = [low, high];
-  while (yes - no > BED_WITHIN_Z) {
-    const value = (no + yes) / 2;
-    if (holds(value)) {
-      yes = value;
-    } else {
-      no = value;
-    }
-  }
-  return yes;
 }

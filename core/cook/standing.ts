@@ -1,17 +1,15 @@
 import type { Shape } from '../heat/conduction/shape.js';
 import { requireWithin } from '../base/errors.js';
-import type { Between } from '../record/entry.js';
+import { MOST_LAYERS, type Between } from '../record/entry.js';
 
 /** How like bags stand in the pot. */
 export interface Standing {
-  /** 1 to 6. */
+  /** 1 to `MOST_LAYERS`. */
   readonly layers: number;
   /** Touching: no gap beside nor above, so that steam reaches the outside of the heap alone. */
   readonly between: Between;
 }
 
-/** As many as the tallest pot could hold. Our judgement. */
-export const MOST_LAYERS = 6;
 /** Room for steam between two bags. Common practice, no source. */
 export const GAP_MM = 20;
 

@@ -1,5 +1,6 @@
 import type { CookPlan } from '../cook/programme.js';
 import { stepsOf, takesUpWater } from '../formula/hydration.js';
+import type { HydrationPlan } from '../formula/hydration-plan.js';
 import { adviseTreatment } from '../formula/treatment.js';
 import type { BatchView } from '../house/derive/house.js';
 import { kitchenOf } from '../material/kitchen-of.js';
@@ -101,8 +102,8 @@ export function batchSheet(
       })),
       ...(isCooked && options.cook ? [cookStep(options.cook, options.pressure ?? '', words)] : []),
     ],
-    measure: measureLines(view, isCooked, words),
-    cautions: cautions(view, isCooked),
+    measure: measureLines(view, steps, isCooked, words),
+    cautions: cautions(view, steps, isCooked),
   };
 }
 
@@ -156,7 +157,12 @@ function cookStep(
   };
 }
 
-function measureLines({ batch }: BatchView, isCooked: boolean, words: FigureWords): readonly string[] {
+function measureLines(
+  { batch }: BatchView,
+  steps: readonly HydrationPlan[],
+  isCooked: boolean,
+  words: FigureWords,
+): readonly string[] {
   const hydration = batch.formula?.hydration;
   return [
     ...(batch.formula?.basis === 'perLiter' ? [`Left after boiling, ${words.volumeSign}`, 'pH'] : []),
@@ -167,20 +173,21 @@ function measureLines({ batch }: BatchView, isCooked: boolean, words: FigureWord
     ...(isCooked
       ? ['At pressure, time', 'Heat off, time']
       : [
-          ...(stepsOf(batch).some((s) => s.step === 'pasteurize')
-            ? [`Middle at ${words.temperature(65)}, time`]
-            : []),
+          ...(steps.some((s) => s.step === 'pasteurize') ? [`Middle at ${words.temperature(65)}, time`] : []),
           'Cool, time',
         ]),
     'Notes',
   ];
 }
 
-function cautions({ batch }: BatchView, isCooked: boolean): readonly string[] {
-  const fromSteps = stepsOf(batch).flatMap((s) => s.caution ?? []);
+function cautions(
+  { batch }: BatchView,
+  steps: readonly HydrationPlan[],
+  isCooked: boolean,
+): readonly string[] {
   return [
     ...new Set([
-      ...fromSteps,
+      ...steps.flatMap((s) => s.caution ?? []),
       ...(isCooked
         ? [
             'Pressure: vent clear, never dry, never above the rating; let it fall by itself, open away from the face.',

@@ -37,8 +37,7 @@ export function adviseTreatment(
       reason: `${percentWords(fed)} of the dry matter is bran, hull, grain or the like: molds live on it sooner than the mycelium, unless it is cooked.`,
     };
   }
-  const known = parts.flatMap(({ material }) => (material === undefined ? [] : [{ material }]));
-  if (warmingOf(known) === 'ready') {
+  if (warmingOf(parts) === 'ready') {
     return {
       treatment: 'pasteurize',
       reason:

@@ -1,3 +1,4 @@
+import { bisected } from '../base/bisected.js';
 import { requireWithin } from '../base/errors.js';
 import type { HydrationMethod, Material } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
@@ -174,19 +175,9 @@ export function uptakeWindow(
     if (moistureAfter(0) >= moisture) {
       return 0;
     }
-    let [low, high] = [0, MOST_STAGE_MIN];
-    if (moistureAfter(high) < moisture) {
-      return undefined;
-    }
-    while (high - low > FIND_WITHIN_MIN) {
-      const middle = (low + high) / 2;
-      if (moistureAfter(middle) < moisture) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    return high;
+    return moistureAfter(MOST_STAGE_MIN) < moisture
+      ? undefined
+      : bisected(0, MOST_STAGE_MIN, FIND_WITHIN_MIN, (minutes) => moistureAfter(minutes) >= moisture);
   };
   return { low: find(window.low), target: find(window.target), high: find(window.high) };
 }

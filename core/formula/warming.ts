@@ -12,12 +12,14 @@ const READY = 'ready-compost';
 const COIR = 'coir';
 
 /**
- * How such parts are warmed. What is only mineral (gypsum, vermiculite) follows the rest.
+ * How such parts are warmed. What is only mineral (gypsum, vermiculite) or water follows the rest.
  *
  * @param parts of a formula; in any order
  */
-export function warmingOf(parts: readonly { readonly material: Material }[]): Warming {
-  const alive = parts.map((p) => p.material).filter((m) => m.family !== 'mineral');
+export function warmingOf(parts: readonly { readonly material?: Material }[]): Warming {
+  const alive = parts.flatMap(({ material }) =>
+    material === undefined || material.family === 'mineral' ? [] : [material],
+  );
   if (alive.length > 0 && alive.every((m) => m.id === READY)) {
     return 'ready';
   }

@@ -15,15 +15,7 @@ export {
   type CoolingBucket,
   type WarmPlace,
 } from './pasteurize/index.js';
-export {
-  APART_C,
-  POUR_FROM_C,
-  POUR_UNTIL_C,
-  SETS_C,
-  pourWindow,
-  type Interval,
-  type PourWindow,
-} from './pour-window.js';
+export { APART_C, POUR_FROM_C, POUR_UNTIL_C, SETS_C, pourWindow, type PourWindow } from './pour-window.js';
 export { holdForF0, type HoldInput } from './hold-for-f0.js';
 export { LONGEST_HOLD_MIN, holdReaching } from './hold-reaching.js';
 export { bodyOf, mixedBody, type Body } from './conduction/body.js';

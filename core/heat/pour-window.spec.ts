@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pourWindow, saturationPressure, seededRandom, unlessRefused, type Interval } from '../index.js';
+import { pourWindow, saturationPressure, seededRandom, unlessRefused, type Likely } from '../index.js';
 import { excessAfter } from './cooling.js';
 import { outOfRange, refused } from '../testing/refused.js';
 
@@ -51,7 +51,7 @@ describe('the pour', () => {
             });
             const window = unlessRefused(() => pourWindow(readings, roomC), undefined);
             if (window !== undefined) {
-              const holds = ({ low, high }: Interval, celsius: number) =>
+              const holds = ({ low, high }: Likely, celsius: number) =>
                 reached(celsius) - lastMinutes >= low - step && reached(celsius) - lastMinutes <= high + step;
               pours++;
               opens += holds(window.opens, 50) ? 1 : 0;

@@ -1,9 +1,10 @@
 import { probit } from 'simple-statistics';
 import { CoreError, requireWithin } from '../base/errors.js';
 import { TENTH_Z } from '../base/normal.js';
+import { likelyOf, type Likely } from './band/heat-band.js';
 import { NATURAL_CONVECTION } from './cooling.js';
 import type { ProfilePoint } from './lethality.js';
-import { weightedQuantiles } from './load/draws.js';
+import { gaussLegendre } from './quadrature.js';
 
 /** Hot enough to flow, cool enough not to steam the lid: 45 to 50 °C. Common practice; USP agar sets at 32 to 39. */
 export const POUR_FROM_C = 50;
@@ -33,22 +34,14 @@ const LAWS: readonly Law[] = [
 /** Equal shares of a normal for what the readings may be off, in level and in slope. */
 const SHARES = 15;
 const NORMALS = Array.from({ length: SHARES }, (_, i) => probit((i + 0.5) / SHARES));
-/** Steps of an integral over temperature. */
-const STEPS = 64;
-
-export interface Interval {
-  /** One in ten is earlier. */
-  readonly low: number;
-  readonly middle: number;
-  /** One in ten is later; infinite while the readings may hide the fall. */
-  readonly high: number;
-}
+/** For an integral over temperature. */
+const RULE = gaussLegendre(24);
 
 export interface PourWindow {
   /** Minutes after the last reading until it may be poured: 8 in 10. */
-  readonly opens: Interval;
+  readonly opens: Likely;
   /** Minutes after the last reading until it is too cool: 8 in 10. */
-  readonly closes: Interval;
+  readonly closes: Likely;
   /** Minutes that the window likely stays open. */
   readonly lasts: number;
   /** Readings lie at least 15 °C apart, so that the interval is of use. */
@@ -129,17 +122,13 @@ function fitOf(readings: readonly ProfilePoint[], ambientC: number, law: Law): F
   };
 }
 
-/** Simpson's rule. */
 function integral(of: (x: number) => number, from: number, to: number): number {
-  const step = (to - from) / STEPS;
-  let sum = of(from) + of(to);
-  for (let i = 1; i < STEPS; i++) {
-    sum += of(from + i * step) * (i % 2 === 1 ? 4 : 2);
-  }
-  return (sum * step) / 3;
+  return (
+    RULE.at.reduce((sum, at, i) => sum + RULE.weights[i]! * of(from + at * (to - from)), 0) * (to - from)
+  );
 }
 
-function likelyAt(targetC: number, fits: readonly Fit[], lastMinutes: number): Interval {
+function likelyAt(targetC: number, fits: readonly Fit[], lastMinutes: number): Likely {
   const [minutes, weights]: [number[], number[]] = [[], []];
   for (const { yOf, meanMinutes, meanY, meanSigma, slope, slopeSigma, weight } of fits) {
     const target = yOf(targetC);
@@ -159,10 +148,8 @@ function likelyAt(targetC: number, fits: readonly Fit[], lastMinutes: number): I
     }
   }
   const all = weights.reduce((sum, w) => sum + w, 0);
-  const [low, middle, high] = weightedQuantiles(
+  return likelyOf(
     minutes,
     Float64Array.from(weights, (w) => w / all),
-    [0.1, 0.5, 0.9],
   );
-  return { low, middle, high };
 }

@@ -104,6 +104,8 @@ export type Contaminant = z.infer<typeof Contaminant>;
 const undo = z.literal(true).optional();
 
 /** What became of a vessel, in any phase of its life. */
+/** As many as the tallest pot could hold. Our judgement. */
+export const MOST_LAYERS = 6;
 /** Whether bags in the pot leave room for steam between them. */
 export const Between = z.enum(['apart', 'touching']);
 export type Between = z.infer<typeof Between>;
@@ -201,7 +203,7 @@ export const Entry = z.discriminatedUnion('kind', [
     cookId: CookId,
     vesselIds,
     /** Of bags: how they stand in the pot. Left out: each for itself. */
-    layers: z.number().int().min(1).max(6).optional(),
+    layers: z.number().int().min(1).max(MOST_LAYERS).optional(),
     between: Between.optional(),
   }),
   z.strictObject({

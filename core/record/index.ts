@@ -42,6 +42,7 @@ export {
   Entry,
   Fate,
   HydrationStep,
+  MOST_LAYERS,
   Place,
   Proof,
   WATER,

@@ -1,7 +1,9 @@
+import { bisected } from '../base/bisected.js';
 import { requireWithin } from '../base/errors.js';
 import { saturationPressure, saturationTemperature } from './saturation.js';
 
 const ZERO_CELSIUS_K = 273.15;
+const FOUND_WITHIN_C = 1e-7;
 
 /**
  * Chamber temperature of a cooker that was closed cold and never vented: all its air is still there, expanded by heat,
@@ -26,16 +28,13 @@ export function sealedCold(input: {
   const dryKPa = atmosphereKPa - saturationPressure(closedAtCelsius);
   const airAt = (celsius: number) =>
     (dryKPa * (celsius + ZERO_CELSIUS_K)) / (closedAtCelsius + ZERO_CELSIUS_K);
-  let [low, high] = [closedAtCelsius, saturationTemperature(absoluteKPa)];
-  while (high - low > 1e-9 * high) {
-    const middle = (low + high) / 2;
-    if (saturationPressure(middle) + airAt(middle) > absoluteKPa) {
-      high = middle;
-    } else {
-      low = middle;
-    }
-  }
-  return { celsius: low, airFraction: airAt(low) / absoluteKPa };
+  const celsius = bisected(
+    closedAtCelsius,
+    saturationTemperature(absoluteKPa),
+    FOUND_WITHIN_C,
+    (c) => saturationPressure(c) + airAt(c) > absoluteKPa,
+  );
+  return { celsius, airFraction: airAt(celsius) / absoluteKPa };
 }
 
 /**

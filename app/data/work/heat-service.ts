@@ -3,7 +3,6 @@ import {
   NEXT_COOK,
   NEXT_LOAD,
   carriesSpores,
-  cookRun,
   practiceOf,
   USUAL_TARGET_F0,
   observationsOf,
@@ -93,16 +92,16 @@ export class HeatService {
     return this.told(this.worker.spoilage(kind, { run, count, each: carriesSpores(contents) }, question));
   }
 
-  /** How many of the load of a cook likely sour, with what was measured in it; undefined as above, and for no load. */
-  async spoilageOf(kind: string, view: CookView, house: House, nowMs: number): Promise<Spoilage | undefined> {
-    const { contents, vesselIds, cook } = view;
-    const run = view.state.phase === 'ended' || view.steps.length === 0 ? undefined : cookRun(view, nowMs);
-    return contents === undefined || run === undefined
-      ? undefined
-      : this.spoilage(kind, run, contents, vesselIds.length, this.evidence(house, contents, nowMs), {
-          of: 'sameLoad',
-          cook: cook.id,
-        });
+  /** How many of the very load of a cook likely sour, with what was measured in it; undefined as above. */
+  spoilageOf(
+    kind: string,
+    { contents, vesselIds, cook }: CookView,
+    run: Run,
+    evidence: Evidence,
+  ): Promise<Spoilage | undefined> {
+    return contents === undefined
+      ? Promise.resolve(undefined)
+      : this.spoilage(kind, run, contents, vesselIds.length, evidence, { of: 'sameLoad', cook: cook.id });
   }
 
   /** The chance of the target at a range of holds of one plan; undefined as above. */

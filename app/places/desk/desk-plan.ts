@@ -153,6 +153,10 @@ export class DeskPlan {
   });
   readonly spare = computed(() => this.chosen().spare ?? USUAL_SPARE[this.stage()]);
   readonly appliance = computed(() => this.records()?.appliances.find((a) => a.inUse));
+  /** What the cooker has shown of itself: not once for each key that is pressed. */
+  private readonly learned = computed(() =>
+    learnedFrom(this.store.house()?.cooks ?? [], this.appliance()?.id ?? ''),
+  );
   readonly advice = computed(() => {
     const shown = this.shown();
     return shown && adviseTreatment(shown.formula.stage, shown.scaled.parts);
@@ -314,8 +318,7 @@ export class DeskPlan {
       };
       const count =
         scaled.dissolved?.cookedIn?.count ?? placesNeeded(scaled.count, inCooker(batch).vesselsPerPlace);
-      const learned = learnedFrom(this.store.house()?.cooks ?? [], appliance.id);
-      const cook = planCook({ appliance, house, count, ...wishOf(batch), learned });
+      const cook = planCook({ appliance, house, count, ...wishOf(batch), learned: this.learned() });
       return { cook, cooksNeeded: cook.places === 0 ? 0 : Math.ceil(count / cook.places), cookProblem: '' };
     } catch (error) {
       return {

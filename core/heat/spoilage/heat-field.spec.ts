@@ -4,7 +4,7 @@ import { HELD } from '../../testing/held-vessels.js';
 import { priorDraws } from '../load/draws.js';
 import type { Run } from '../load/run-heat.js';
 import { heatField, survivingShare } from './heat-field.js';
-import { gaussLegendre, lagrangeShares } from './quadrature.js';
+import { gaussLegendre, lagrangeShares } from '../quadrature.js';
 
 describe('sums over a body', () => {
   it('have the published points of Gauss and Legendre, and are exact up to their degree', () => {

@@ -2,7 +2,7 @@ import { boundBody, seenByVessel, type Run } from '../load/run-heat.js';
 import { drawLoad, type DrawnLoad } from '../load/uncertain-load.js';
 import type { Place, Shape } from '../conduction/shape.js';
 import { f0Behind, hotSamples } from './hot-samples.js';
-import { gaussLegendre, lagrangeShares } from './quadrature.js';
+import { gaussLegendre, lagrangeShares } from '../quadrature.js';
 
 /** What every part of a vessel got. */
 export interface HeatField {

@@ -2,8 +2,7 @@ import { cookState, takenSteps } from '../../cook/cook-state.js';
 import { contentsOf } from '../../cook/in-cooker.js';
 import { coolAfterReading, coolingLoadOf, coreCooling } from '../../cook/core-cooling.js';
 import type { CookFacts } from '../../cook/cook-heat.js';
-import type { Contents } from '../../cook/load-model.js';
-import { heapOf } from '../../cook/standing.js';
+import { standing } from '../../cook/load-model.js';
 import { cookVerdict } from '../../cook/verdict.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
@@ -35,6 +34,7 @@ export function viewCook(
   if (loaded === undefined) {
     return undefined;
   }
+  const { vesselIds, layers = 1, between = 'apart' } = loaded;
   const taken = takenSteps(facts.filter((f) => f.kind === 'cookStep'));
   const steps = taken.map((t) => t.fact);
   const logs = logsThatCount(logRows, facts);
@@ -42,13 +42,14 @@ export function viewCook(
   const proofs = facts.filter((f) => f.kind === 'proofRead');
   const state = cookState(steps);
   const batches = new Map(
-    loaded.vesselIds.flatMap((id) => {
+    vesselIds.flatMap((id) => {
       const batch = batchOf(id);
       return batch === undefined ? [] : [[batch.id, batch] as const];
     }),
   );
   const [first] = batches.values();
-  const contents = first && standingIn(contentsOf(first), loaded);
+  const each = first && contentsOf(first);
+  const contents = each && standing(each, vesselIds.length, { layers, between });
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('probeHeat', () => probedF0(logs));
   return {
@@ -62,7 +63,7 @@ export function viewCook(
     proofs,
     contents,
     verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
-    vesselIds: loaded.vesselIds,
+    vesselIds,
     batches: [...batches.keys()],
     lastCoreRead,
     ...attempt('cooling', () => coolAt({ cook, state, contents }, lastCoreRead)),
@@ -71,15 +72,6 @@ export function viewCook(
     probedF0: probed,
     logRows,
   };
-}
-
-/** The contents of one bag, or of the heap that bags which touch are. */
-function standingIn(
-  contents: Contents | undefined,
-  { vesselIds, layers = 1, between = 'apart' }: FactOf<'cookLoaded'>,
-): Contents | undefined {
-  const heap = contents?.vessel.kind === 'bag' ? heapOf(vesselIds.length, { layers, between }) : undefined;
-  return contents && { ...contents, heap };
 }
 
 /** What instruments read and what was typed. A log that an earlier version kept as an entry counts once. */

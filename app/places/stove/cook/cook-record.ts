@@ -178,8 +178,7 @@ export class CookRecord {
     // The vessels that were measured are few: what is told is of the others beside them.
     const band = await this.heat.band('record', run, evidence, this.target(), { of: 'sameCook', cook });
     this.band.update((before) => band ?? before);
-    const house = this.store.house();
-    const spoilage = house && (await this.heat.spoilageOf('record', view, house, this.nowMs()));
+    const spoilage = await this.heat.spoilageOf('record', view, run, evidence);
     this.spoilage.update((before) => spoilage ?? before);
   }
 }

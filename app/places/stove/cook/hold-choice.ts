@@ -122,12 +122,13 @@ export class HoldChoice {
     if (basis === 'measured') {
       return `What was measured in these vessels governs: ${holdMinutes} min gives the target to nine in ten.`;
     }
-    if (this.evidence().measured.length > 0 && this.measured() === undefined) {
-      return 'What the measurements ask for is being reckoned.';
+    const hold = this.measured();
+    if (this.evidence().measured.length === 0 || typeof hold === 'number') {
+      return 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.';
     }
-    return this.evidence().measured.length > 0 && this.measured() === 'none'
+    return hold === 'none'
       ? 'By what was measured no hold up to five hours is sure; the trade’s hold stands. Smaller vessels, or find out why.'
-      : 'The trade’s hold governs until a probe or an indicator has spoken for these vessels.';
+      : 'What the measurements ask for is being reckoned.';
   });
   /** What the target alone would need if everything is middling. */
   protected readonly neededForTarget = computed(() => {

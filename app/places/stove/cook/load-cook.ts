@@ -161,7 +161,6 @@ export class LoadCook {
     return first && inCooker(first.batch);
   });
   protected readonly places = computed(() => this.appliance()?.places[this.cooked()?.vessel.id ?? ''] ?? 0);
-  /** Bags can touch; jars and bottles do at a line at most. */
   protected readonly asksStanding = computed(
     () => this.cooked()?.vessel.kind === 'bag' && this.placesTaken() > 1,
   );

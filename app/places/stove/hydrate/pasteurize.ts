@@ -68,6 +68,8 @@ const LIES = [
   { value: 'packed', words: 'in a shut bag' },
 ] as const;
 
+/** What is poured into a bucket of straw. Common practice, no source. */
+const BUCKET_L = 12;
 const BAG_WIDTH_MM = 200;
 /** Straw and chips as they are stored. Common practice, no source. */
 const STORED_MOISTURE = 0.12;
@@ -176,7 +178,7 @@ export class Pasteurize {
   protected readonly lying = signal<string>('loose');
   /** What is poured over coir is all that it is to hold; a bucket of straw is filled up. */
   protected readonly water = linkedSignal(() =>
-    this.warming() === 'boiling' ? Math.round((this.view().batch.plan?.waterG ?? 12_000) / 100) / 10 : 12,
+    this.warming() === 'boiling' ? inLiters(this.view().batch.plan?.waterG) : BUCKET_L,
   );
   protected readonly waterC = signal(98);
   /** The batch as it lies in its sack: dry matter and the usual moisture of what was stored dry. */
@@ -263,6 +265,11 @@ export class Pasteurize {
         : `The middle is at ${temperatureWords(PASTEURIZE_C)} after ${durationWords(warm.warmAtMinutes)}. `;
     return judged(arrives, warm, 'in the middle');
   }
+}
+
+/** Of water, to a tenth. */
+function inLiters(waterG = 1000 * BUCKET_L): number {
+  return Math.round(waterG / 100) / 10;
 }
 
 /** Whether the coldest place was warm for long enough; `mayBoil` where no heat is too much. */
