@@ -60,4 +60,4 @@ export {
   type LethalityOptions,
   type ProfilePoint,
 } from './lethality.js';
-export { BAND_SEED, DRAWS, HOLDS_RECKONED } from './band/settings.js';
+export { BAND_SEED, DRAWS, HOLDS_RECKONED, LOAD_DRAWS, MEASURED_LOAD_DRAWS } from './band/settings.js';

@@ -1,4 +1,5 @@
 import {
+  LOAD_DRAWS,
   NEXT_LOAD,
   carriesSpores,
   convert,
@@ -33,7 +34,6 @@ const VESSELS: readonly {
 ];
 const ALTITUDES_M = [0, 640, 1600];
 const PSI = [15, 11.6, 9.4];
-const DRAWS = 600;
 
 /** What is held where, with what comes of it, and how long a middle takes to cool. */
 export interface HoldRow {
@@ -101,7 +101,7 @@ function heldAt(id: string, stage: Stage, wetG: number, psi: number, altitudeM: 
   const practice = practiceOf(run.load);
   const draws = drawsAfter(
     practice === undefined ? [] : [{ kind: 'practice', practice }],
-    DRAWS,
+    LOAD_DRAWS,
     seededRandom(1),
     NEXT_LOAD,
   );

@@ -21,6 +21,8 @@ import {
   BAND_SEED,
   DRAWS,
   HOLDS_RECKONED,
+  LOAD_DRAWS,
+  MEASURED_LOAD_DRAWS,
 } from '../../../core/index';
 import { HeatWorker } from '../../workers/heat-client';
 import type { HeatQuestion } from '../../workers/heat.worker';
@@ -88,7 +90,8 @@ export class HeatService {
     evidence: Evidence,
     about: About = NEXT_LOAD,
   ): Promise<Spoilage | undefined> {
-    const question = this.question(run, evidence, USUAL_TARGET_F0, about);
+    const draws = evidence.measured.length > 0 ? MEASURED_LOAD_DRAWS : LOAD_DRAWS;
+    const question = { ...this.question(run, evidence, USUAL_TARGET_F0, about), draws };
     return this.told(this.worker.spoilage(kind, { run, count, each: carriesSpores(contents) }, question));
   }
 

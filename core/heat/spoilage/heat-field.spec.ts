@@ -3,7 +3,7 @@ import { bodyOf, drawLoad, f0OfCurve, respond, runHeat, seededRandom, seenByVess
 import { HELD } from '../../testing/held-vessels.js';
 import { priorDraws } from '../load/draws.js';
 import type { Run } from '../load/run-heat.js';
-import { heatField, survivingShare } from './heat-field.js';
+import { coldestF0, heatField, lnSurvivingShare, type HeatField } from './heat-field.js';
 import { gaussLegendre, lagrangeShares } from '../quadrature.js';
 
 describe('sums over a body', () => {
@@ -36,8 +36,10 @@ describe('what survives in a vessel', () => {
   it('is closed where all is alike, and the sum of two zones where there are two', () => {
     const alike = { f0: Float64Array.of(3), shares: Float64Array.of(1) };
     expect(survivingShare(alike, 0.5)).toBeCloseTo(1e-6, 12);
-    const zones = { f0: Float64Array.of(0.6, 3), shares: Float64Array.of(0.02, 0.98) };
+    const zones = { f0: Float64Array.of(3, 0.6), shares: Float64Array.of(0.98, 0.02) };
     expect(survivingShare(zones, 0.3)).toBeCloseTo(0.02 * 1e-2 + 0.98 * 1e-10, 12);
+    // Too few for a number are still told apart.
+    expect(lnSurvivingShare(alike, 0.005)).toBeCloseTo(-600 * Math.LN10, 6);
   });
 
   it('is what one temperature leaves in a liquid', () => {
@@ -49,9 +51,9 @@ describe('what survives in a vessel', () => {
   it('knows the coldest point as the band does, and all shares of the volume', () => {
     for (const run of [HELD.quart(90), HELD.pint(60), HELD.block(150)]) {
       for (const row of priorDraws(12, seededRandom(5)).normals) {
-        const { f0, shares, coldestF0 } = heatField(run, row);
+        const { f0, shares } = heatField(run, row);
         const { coreF0 } = runHeat(run, row, 0.5);
-        expect(Math.abs(coldestF0 / coreF0 - 1)).toBeLessThan(0.006);
+        expect(Math.abs(coldestF0(run, row) / coreF0 - 1)).toBeLessThan(0.006);
         expect(shares.reduce((sum, s) => sum + s, 0)).toBeCloseTo(1, 9);
         expect(Math.min(...shares)).toBeGreaterThanOrEqual(0);
         for (let i = 1; i < f0.length; i++) {
@@ -61,9 +63,25 @@ describe('what survives in a vessel', () => {
     }
   });
 
+  it('sums volume as a rule of four times as many points does, to half a hundredth', () => {
+    for (const run of [HELD.quart(60), HELD.quart(90), HELD.block(150)]) {
+      for (const row of priorDraws(12, seededRandom(6)).normals) {
+        const [coarse, fine] = [heatField(run, row), heatField(run, row, gaussLegendre(40))];
+        for (const dMinutes of [0.1, 0.3, 1]) {
+          const [own, best] = [lnSurvivingShare(coarse, dMinutes), lnSurvivingShare(fine, dMinutes)];
+          // Of fewer none lives in a thousand vessels.
+          if (best > Math.log(1e-9)) {
+            expect(Math.abs(own - best)).toBeLessThan(0.005);
+          }
+        }
+      }
+    }
+  });
+
   it('gives a jar the chance that a fine grid of points gives it, to one in a hundred', () => {
     const draws = priorDraws(24, seededRandom(3)).normals;
     let between = 0;
+    let [sumOfGrid, sumOfField, count] = [0, 0, 0];
     for (const hold of [60, 90]) {
       const run = HELD.quart(hold);
       for (const row of draws) {
@@ -75,12 +93,17 @@ describe('what survives in a vessel', () => {
           const byGrid = spoils(spores * grid(dMinutes));
           const byField = spoils(spores * survivingShare(heatField(run, row), dMinutes));
           expect(Math.abs(byField - byGrid)).toBeLessThan(0.015);
+          sumOfGrid += byGrid;
+          sumOfField += byField;
+          count++;
           between += byGrid > 0.01 && byGrid < 0.99 ? 1 : 0;
         }
       }
     }
     // Where all spoils or nothing does, agreeing is no art.
     expect(between).toBeGreaterThan(3);
+    // What is told is the mean of draws.
+    expect(Math.abs(sumOfField - sumOfGrid) / count).toBeLessThan(0.002);
   });
 
   it('gives a block the chance that a grid gives it, to two in a hundred', () => {
@@ -114,6 +137,10 @@ describe('what survives in a vessel', () => {
     );
   });
 });
+
+function survivingShare(field: HeatField, dMinutes: number): number {
+  return Math.exp(lnSurvivingShare(field, dMinutes));
+}
 
 function spoils(left: number): number {
   return -Math.expm1(-left);

@@ -1,8 +1,9 @@
 import { boundBody, seenByVessel, type Run } from '../load/run-heat.js';
 import { drawLoad, type DrawnLoad } from '../load/uncertain-load.js';
+import type { Body } from '../conduction/body.js';
 import type { Place, Shape } from '../conduction/shape.js';
-import { f0Behind, hotSamples } from './hot-samples.js';
-import { gaussLegendre, lagrangeShares } from '../quadrature.js';
+import { f0Behind, hotSamples, type HotSamples } from './hot-samples.js';
+import { gaussLegendre, lagrangeShares, type Rule } from '../quadrature.js';
 
 /** What every part of a vessel got. */
 export interface HeatField {
@@ -10,8 +11,6 @@ export interface HeatField {
   readonly f0: Float64Array;
   /** Their shares of the volume; they add up to one. */
   readonly shares: Float64Array;
-  /** F0 where the slowest mode is strongest, as the band of heat has it, min. */
-  readonly coldestF0: number;
 }
 
 /** Modes that are gone so long after a jump are left out: a chamber that takes minutes to change stirs them little. */
@@ -26,26 +25,22 @@ const MOST_LAG = 1.2;
 /** Lags for which F0 is reckoned; between them it is a polynomial. */
 const LAG_NODES = [0, 0.1, 0.25, 0.4, 0.6, 0.8, 1, MOST_LAG] as const;
 /** Points of a direction over which volume is summed. */
-const POINTS = gaussLegendre(10);
+const POINTS = gaussLegendre(12);
 
 /**
  * What every part of a vessel gets if things are as one draw says. A liquid mixes itself: it is one part.
  *
  * A part's lag behind the chamber is taken as the coldest point's, times a factor for each direction. That is exact once
  * the slowest mode is left alone; before, each factor is the one with which its own direction earns what it really earns.
+ *
+ * @param rule by which volume is summed along each direction
  */
-export function heatField(run: Run, normals: ArrayLike<number>): HeatField {
+export function heatField(run: Run, normals: ArrayLike<number>, rule = POINTS): HeatField {
   const drawn = drawLoad(run.load, normals);
   const body = boundBody(drawn, SETTLE_MINUTES);
-  const middle: Place = { out: 0, up: body.slowestUp };
-  const lines = linesOf(drawn.body, middle);
-  const places = [middle, ...lines.flatMap((line) => line.places)];
-  const samples = hotSamples(
-    body,
-    places.map((place) => body.sharesAt(place)),
-    seenByVessel(run, drawn),
-    run.initialCelsius,
-  );
+  const middle = coldestOf(body);
+  const lines = linesOf(drawn.body, middle, rule);
+  const samples = samplesAt(run, drawn, body, [middle, ...lines.flatMap((line) => line.places)]);
   const [coldest] = samples.lagsC as [Float64Array];
   const f0OfLag = tableOf((share) => f0Behind(samples, coldest, share));
   const earned = samples.lagsC.map((lag) => f0Behind(samples, lag, 1));
@@ -54,7 +49,24 @@ export function heatField(run: Run, normals: ArrayLike<number>): HeatField {
     const factors = line.places.map(() => lagOf(f0OfLag, earned[next++]!));
     return line.carry.map((carry) => dot(carry, factors));
   });
-  return { f0: f0OfLag, shares: volumesByLag(lines, along), coldestF0: earned[0]! };
+  return { f0: f0OfLag, shares: volumesByLag(lines, along) };
+}
+
+/** F0 where the slowest mode is strongest, as the band of heat has it, min. */
+export function coldestF0(run: Run, normals: ArrayLike<number>): number {
+  const drawn = drawLoad(run.load, normals);
+  const body = boundBody(drawn, SETTLE_MINUTES);
+  const samples = samplesAt(run, drawn, body, [coldestOf(body)]);
+  return f0Behind(samples, samples.lagsC[0]!, 1);
+}
+
+function coldestOf({ slowestUp }: Body): Place {
+  return { out: 0, up: slowestUp };
+}
+
+function samplesAt(run: Run, drawn: DrawnLoad, body: Body, places: readonly Place[]): HotSamples {
+  const shares = places.map((place) => body.sharesAt(place));
+  return hotSamples(body, shares, seenByVessel(run, drawn), run.initialCelsius);
 }
 
 /** F0 of a part by its lag, from none to the coldest point's. */
@@ -100,41 +112,41 @@ interface Line {
   readonly shares: readonly number[];
 }
 
-function linesOf(body: DrawnLoad['body'], middle: Place): readonly Line[] {
+function linesOf(body: DrawnLoad['body'], middle: Place, rule: Rule): readonly Line[] {
   if (body.kind === 'liquid') {
     return [];
   }
-  const out = outward(body.shape, (share) => ({ ...middle, out: share }));
-  const up = upward(middle);
+  const out = outward(body.shape, rule, (share) => ({ ...middle, out: share }));
+  const up = upward(middle, rule);
   return body.shape.kind === 'cylinder'
     ? [out, up]
-    : [out, outward(body.shape, (along) => ({ ...middle, along })), up];
+    : [out, outward(body.shape, rule, (along) => ({ ...middle, along })), up];
 }
 
 /** From the axis or the middle to the side; the other side is alike. Beyond the last place all counts as there. */
-function outward({ kind }: Shape, place: (share: number) => Place): Line {
+function outward({ kind }: Shape, { at: points, weights }: Rule, place: (share: number) => Place): Line {
   const edge = OUT_NODES[OUT_NODES.length - 1]!;
   const squares = OUT_NODES.map((share) => share * share);
   // Rings of one area are of one volume.
   const inner = kind === 'cylinder' ? edge * edge : edge;
-  const at = POINTS.at.map((point) => (kind === 'cylinder' ? Math.sqrt(point * inner) : point * inner));
+  const at = points.map((point) => (kind === 'cylinder' ? Math.sqrt(point * inner) : point * inner));
   return {
     places: OUT_NODES.map(place),
     carry: [...at, edge].map((share) => lagrangeShares(squares, share * share)),
-    shares: [...POINTS.weights.map((weight) => weight * inner), 1 - inner],
+    shares: [...weights.map((weight) => weight * inner), 1 - inner],
   };
 }
 
 /** From below to above; beyond the lowest and highest place all counts as there. */
-function upward(middle: Place): Line {
+function upward(middle: Place, { at: points, weights }: Rule): Line {
   const low = Math.max(0, middle.up - UP_BY);
   const high = Math.min(1, middle.up + UP_BY);
   const nodes = UP_NODES.map((share) => low + share * (high - low));
-  const at = POINTS.at.map((point) => low + point * (high - low));
+  const at = points.map((point) => low + point * (high - low));
   return {
     places: nodes.map((up) => ({ ...middle, up })),
     carry: [...at, low, high].map((up) => lagrangeShares(nodes, up)),
-    shares: [...POINTS.weights.map((weight) => weight * (high - low)), low, 1 - high],
+    shares: [...weights.map((weight) => weight * (high - low)), low, 1 - high],
   };
 }
 
@@ -165,14 +177,17 @@ function outer(a: Float64Array, b: readonly number[]): Float64Array<ArrayBuffer>
   return all;
 }
 
-/** Share of what stood in a vessel that lives, at so many minutes at 121.1 °C for nine in ten. */
-export function survivingShare({ f0, shares }: Pick<HeatField, 'f0' | 'shares'>, dMinutes: number): number {
+/** ln of the share of what stood in a vessel that lives, at so many minutes at 121.1 °C for nine in ten. */
+export function lnSurvivingShare({ f0, shares }: HeatField, dMinutes: number): number {
   const rate = -Math.LN10 / dMinutes;
+  // F0 falls with lag: what stands last with a share lives best, and nothing then is too little for a number.
+  const last = shares.findLastIndex((share) => share > 0);
+  const best = rate * f0[last]!;
   let sum = 0;
-  for (let i = 0; i < f0.length; i++) {
+  for (let i = 0; i <= last; i++) {
     if (shares[i]! > 0) {
-      sum += shares[i]! * Math.exp(rate * f0[i]!);
+      sum += shares[i]! * Math.exp(rate * f0[i]! - best);
     }
   }
-  return sum;
+  return best + Math.log(sum);
 }

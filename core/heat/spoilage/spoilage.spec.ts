@@ -13,7 +13,7 @@ import { normalRows, priorDraws } from '../load/draws.js';
 import { inCommon } from '../load/bed-spread.js';
 import { HEAT_NORMALS } from '../load/uncertain-load.js';
 import { chanceTable } from './chance-table.js';
-import { heatField, survivingShare } from './heat-field.js';
+import { heatField, lnSurvivingShare } from './heat-field.js';
 import { chancesOf, numbersOf, sporesOfRow } from './spoilage.js';
 
 const QUART_DRY_G = 210;
@@ -53,7 +53,7 @@ describe('how many vessels sour', () => {
         const row = shared.slice();
         row[0] = Math.sqrt(inCommon('cook')) * shared[0]! + Math.sqrt(1 - inCommon('cook')) * own;
         const { dMinutes, perUnit } = sporesOfRow(run, row);
-        const left = QUART_DRY_G * perUnit * survivingShare(heatField(run, row), dMinutes);
+        const left = QUART_DRY_G * perUnit * Math.exp(lnSurvivingShare(heatField(run, row), dMinutes));
         soured += random() < -Math.expm1(-left) ? 1 : 0;
       }
       // Whole numbers: a place within the step of this number, drawn at random, is even from 0 to 1 if all is right.

@@ -1,10 +1,9 @@
 import { effectiveCount, type Draws } from '../load/draws.js';
-import { inCommon } from '../load/bed-spread.js';
 import { HEAT_NORMALS } from '../load/uncertain-load.js';
 import type { Run } from '../load/run-heat.js';
 import { NORMAL_SUM } from '../../base/normal-sum.js';
-import { heatField, survivingShare, type HeatField } from './heat-field.js';
 import { sporesOf, type Spores } from './spores.js';
+import { Survivors, ownBedSigma } from './survivors.js';
 
 /** Like vessels of one cook. */
 export interface Vessels {
@@ -27,9 +26,6 @@ export interface Spoilage {
   readonly draws: number;
 }
 
-/** Beds at which it is looked how F0 moves with the bed: standard deviations. */
-const BEDS = [-3, -2, -1, 0, 1, 2, 3] as const;
-
 /**
  * Survivors in each vessel, N = ∫ n₀ 10^(−F0(x)/D) dV, the chance that it spoils, 1 − e^(−N) (Poisson), and how many of a
  * load do. Vessels of one cook share their draw; each has a bed of its own beside.
@@ -49,12 +45,17 @@ export function spoilageOf(vessels: Vessels, draws: Draws): Spoilage {
   };
 }
 
-/** Chance of each vessel, draw by draw. */
+/** Chance of each vessel, draw by draw, over the beds that the vessels have to themselves. */
 export function chancesOf({ run, each }: Vessels, { normals }: Pick<Draws, 'normals'>): readonly number[] {
-  const slope = slopeByF0(run);
+  const survivors = new Survivors(run);
+  const own = ownBedSigma('cook');
   return normals.map((row) => {
-    const field = heatField(run, row);
-    return chanceOf(field, sporesOfRow(run, row), each, slope(field.coldestF0));
+    const { dMinutes, perUnit } = sporesOfRow(run, row);
+    const lnFactor = survivors.lnFactorOf(row);
+    return NORMAL_SUM.reduce((sum, [z, weight]) => {
+      const left = each * perUnit * Math.exp(survivors.lnShare(row[0]! + own * z, lnFactor, dMinutes));
+      return sum - weight * Math.expm1(-left);
+    }, 0);
   });
 }
 
@@ -66,42 +67,6 @@ export function sporesOfRow({ load }: Pick<Run, 'load'>, row: ArrayLike<number>)
     { hardness: normal(0), number: normal(1) },
     { hardness: normal(2), number: normal(3) },
   );
-}
-
-/** Chance that a vessel spoils, over what vessels of one cook have to themselves. */
-export function chanceOf(
-  field: HeatField,
-  { dMinutes, perUnit }: Spores,
-  each: number,
-  lnF0PerBed: number,
-): number {
-  const own = lnF0PerBed * Math.sqrt(1 - inCommon('cook'));
-  return NORMAL_SUM.reduce((sum, [z, weight]) => {
-    const left = each * perUnit * survivingShare(field, dMinutes * Math.exp(-own * z));
-    return sum - weight * Math.expm1(-left);
-  }, 0);
-}
-
-/** How much ln F0 of the coldest point moves with one standard deviation of the bed, by what it is. */
-function slopeByF0(run: Run): (f0: number) => number {
-  if (run.load.kind === 'liquid') {
-    return () => 0;
-  }
-  const logs = BEDS.map((bed) => Math.log(heatField(run, Float64Array.of(bed)).coldestF0));
-  const steps = logs.slice(1).map((log, i) => ({
-    until: (log + logs[i]!) / 2,
-    slope: (log - logs[i]!) / (BEDS[i + 1]! - BEDS[i]!),
-  }));
-  return (f0) => {
-    const at = Math.log(f0);
-    const next = steps.findIndex((s) => s.until >= at);
-    const [before, here] = [steps[next - 1], steps[next]];
-    if (here === undefined || before === undefined) {
-      return (here ?? steps[steps.length - 1]!).slope;
-    }
-    const share = (at - before.until) / (here.until - before.until);
-    return before.slope + share * (here.slope - before.slope);
-  };
 }
 
 /** How likely it is that none, one, two … of a load spoil. */
