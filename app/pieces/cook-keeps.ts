@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  booleanAttribute,
   computed,
   effect,
   inject,
@@ -8,10 +9,10 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { cookRun, type CookView, type House, type Spoilage } from '../../core/index';
+import { cookRun, type CookId, type CookView, type House, type Spoilage } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { HouseStore } from '../data/store/house-store';
-import { keepingWords, verdictWords } from '../data/words/verdict-words';
+import { recordWords } from '../data/words/verdict-words';
 import { HeatService } from '../data/work/heat-service';
 
 /** What a cook is worth and how many of its vessels likely keep, in the words of its record. */
@@ -20,8 +21,11 @@ import { HeatService } from '../data/work/heat-service';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>
-      Cook {{ view().name }}: <strong [class]="verdict().tone">{{ verdict().word }}.</strong>
-      @if (keeping(); as k) {
+      Cook {{ view().name }}: <strong [class]="said().tone">{{ said().word }}.</strong>
+      @if (withWhy()) {
+        {{ said().why }}
+      }
+      @if (said().keeping; as k) {
         <span [class]="k.tone">{{ k.words }}.</span> <span class="soft">{{ k.each }}</span>
       }
     </p>
@@ -29,15 +33,17 @@ import { HeatService } from '../data/work/heat-service';
 })
 export class CookKeeps {
   readonly view = input.required<CookView>();
+  /** Says the reasons too. */
+  readonly withWhy = input(false, { transform: booleanAttribute });
 
   private readonly heat = inject(HeatService);
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
-  private readonly spoilage = signal<Spoilage | undefined>(undefined);
-  protected readonly verdict = computed(() => verdictWords(this.view().verdict));
-  protected readonly keeping = computed(() => {
-    const spoilage = this.spoilage();
-    return spoilage && keepingWords(this.view().verdict, spoilage);
+  /** The last answer, with the cook that it is of: another may be shown by now. */
+  private readonly spoilage = signal<(Spoilage & { readonly of: CookId }) | undefined>(undefined);
+  protected readonly said = computed(() => {
+    const [{ cook, verdict }, spoilage] = [this.view(), this.spoilage()];
+    return recordWords(verdict, spoilage?.of === cook.id ? spoilage : undefined);
   });
 
   constructor() {
@@ -54,7 +60,9 @@ export class CookKeeps {
       return;
     }
     const evidence = this.heat.evidence(house, view.contents, nowMs);
-    const spoilage = await this.heat.spoilageOf('box', view, run, evidence);
-    this.spoilage.update((before) => spoilage ?? before);
+    const spoilage = await this.heat.spoilageOf(`keeps ${view.cook.id}`, view, run, evidence);
+    if (spoilage !== undefined) {
+      this.spoilage.set({ of: view.cook.id, ...spoilage });
+    }
   }
 }

@@ -23,15 +23,15 @@ export function spoilWords(spoilage: Spoilage): { readonly words: string; readon
     const words = `Likely all ${count} keep; at most ${high} ${high === 1 ? 'sours' : 'sour'}`;
     return { words, tone: high * FEW <= count ? 'done' : 'rye' };
   }
-  if (middle === 0) {
-    return { words: `All ${count} may keep, or up to ${high} sour`, tone: 'rye' };
-  }
   if (low === count) {
     return { words: `Likely all ${count} sour`, tone: 'beet' };
   }
   const tone = middle * 2 < count ? 'rye' : 'beet';
   if (low === 0 && high === count) {
     return { words: `All ${count} may keep, or all sour`, tone };
+  }
+  if (middle === 0) {
+    return { words: `All ${count} may keep, or up to ${high} sour`, tone };
   }
   return {
     words: low === high ? `Likely ${low} of ${count} sour` : `Likely ${low} to ${high} of ${count} sour`,

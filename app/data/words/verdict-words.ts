@@ -22,27 +22,36 @@ const REASONS: Readonly<Record<VerdictReason, string>> = {
   stopped: 'It was stopped. The load waits for another cook.',
 };
 
-/** What a cook's record is worth, in words, with the reasons that decide it first. */
-export function verdictWords(verdict: CookVerdict): {
+/** What a cook is worth, in words, with the reasons that decide it first, and what its load comes to by its heat. */
+export interface RecordWords {
   readonly word: string;
   readonly tone: Tone;
   readonly why: string;
-} {
-  const told = verdict.reasons.filter((r) => !(verdict.word === 'proved' && r === 'held as planned'));
-  return { ...verdictWord(verdict), why: told.map((r) => REASONS[r]).join(' ') };
+  readonly keeping?: { readonly words: string; readonly tone: Tone; readonly each: string };
 }
 
-/** What its load comes to by its heat: never calmer than its verdict. */
-export function keepingWords(
-  { word }: CookVerdict,
-  spoilage: Spoilage,
-): { readonly words: string; readonly tone: Tone; readonly each: string } {
-  const { words, tone } = spoilWords(spoilage);
-  return word === 'not-sterile' && tone === 'done'
-    ? {
-        words: `By its heat alone: ${words.charAt(0).toLowerCase()}${words.slice(1)}`,
-        tone: 'rye',
-        each: eachWords(spoilage),
-      }
-    : { words, tone, each: eachWords(spoilage) };
+/** From calm to grave. */
+const TONES: readonly Tone[] = ['done', 'rye', 'beet'];
+
+/**
+ * The two lines of a record. Neither is calmer than the other: a clock that ran its time is no comfort where many likely
+ * sour, and heat is none where a proof failed. A cook that does not count, or is still on, has no load to speak of.
+ *
+ * @param spoilage left out while it is reckoned
+ */
+export function recordWords(verdict: CookVerdict, spoilage?: Spoilage): RecordWords {
+  const told = verdict.reasons.filter((r) => !(verdict.word === 'proved' && r === 'held as planned'));
+  const why = told.map((r) => REASONS[r]).join(' ');
+  const own = verdictWord(verdict);
+  if (spoilage === undefined || verdict.word === 'void' || verdict.word === 'open') {
+    return { ...own, why };
+  }
+  const load = spoilWords(spoilage);
+  const each = eachWords(spoilage);
+  if (verdict.word === 'not-sterile' && load.tone === 'done') {
+    const words = `By its heat alone: ${load.words.charAt(0).toLowerCase()}${load.words.slice(1)}`;
+    return { ...own, why, keeping: { words, tone: 'rye', each } };
+  }
+  const isGraver = TONES.indexOf(load.tone) > TONES.indexOf(own.tone);
+  return { word: own.word, tone: isGraver ? load.tone : own.tone, why, keeping: { ...load, each } };
 }

@@ -32,6 +32,7 @@ import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { openedIn } from '../../data/views/opened';
 import { codesOf } from './cook/codes-of';
+import { CookKeeps } from '../../pieces/cook-keeps';
 import { CookScreen } from './cook/cook-screen';
 import { cookClock } from './cook/cook-clock';
 import { freeCookers } from './cook/free-cookers';
@@ -41,7 +42,6 @@ import { DayPlanView } from './cook/day-plan';
 import { LoadCook } from './cook/load-cook';
 import { pourClock, waitsToPour } from './pour/pour-clock';
 import { PourScreen } from './pour/pour-screen';
-import { verdictWords } from '../../data/words/verdict-words';
 import { Fold } from '../../pieces/fold';
 
 type Task =
@@ -56,6 +56,7 @@ const WARM_MS = 2 * HOUR_MS;
 @Component({
   selector: 'nw-stove',
   imports: [
+    CookKeeps,
     CookScreen,
     DayPlanView,
     Fold,
@@ -105,8 +106,7 @@ export class Stove {
   protected readonly idle = computed(() => this.tasks().length === 0);
   protected readonly lastCook = computed(() => {
     const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
-    const last = ended[ended.length - 1];
-    return last && { name: last.name, id: last.cook.id, ...verdictWords(last.verdict) };
+    return ended[ended.length - 1];
   });
   protected readonly isWarm = computed(() => {
     const cooks = this.store.house()?.cooks ?? [];

@@ -33,10 +33,14 @@ export interface Spoilage {
  * @param draws of what the vessels of a cook share: `drawsAfter` about a load
  */
 export function spoilageOf(vessels: Vessels, draws: Draws): Spoilage {
-  const chances = chancesOf(vessels, draws);
-  const numbers = numbersOf(chances, draws.weights, vessels.count);
+  return spoilageFrom(chancesOf(vessels, draws), draws, vessels.count);
+}
+
+/** @param chances that one vessel spoils, draw by draw */
+export function spoilageFrom(chances: readonly number[], draws: Draws, count: number): Spoilage {
+  const numbers = numbersOf(chances, draws.weights, count);
   return {
-    count: vessels.count,
+    count,
     perVessel: chances.reduce((sum, chance, k) => sum + draws.weights[k]! * chance, 0),
     low: atShare(numbers, 0.1),
     middle: atShare(numbers, 0.5),

@@ -30,7 +30,7 @@ import { codesOf } from './codes-of';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
-import { keepingWords, verdictWords } from '../../../data/words/verdict-words';
+import { recordWords } from '../../../data/words/verdict-words';
 import { Fold } from '../../../pieces/fold';
 
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
@@ -70,9 +70,10 @@ export class CookRecord {
     this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),
   );
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
-  protected readonly verdict = computed(() => {
+  /** What the clock and the proofs say, and beside it what the load comes to by its heat. */
+  protected readonly said = computed(() => {
     const view = this.view();
-    return view && verdictWords(view.verdict);
+    return view && recordWords(view.verdict, this.spoilage());
   });
   protected readonly target = computed(() => this.view()?.cook.targetF0 ?? USUAL_TARGET_F0);
   protected readonly when = computed(() => {
@@ -96,11 +97,6 @@ export class CookRecord {
           rests: restsOn(this.heat.weighed(run, this.evidence()), band),
           outside: this.outside(),
         };
-  });
-  /** What the load comes to by its heat, beside what the clock and the proofs say. */
-  protected readonly keeping = computed(() => {
-    const [view, spoilage] = [this.view(), this.spoilage()];
-    return view && spoilage && keepingWords(view.verdict, spoilage);
   });
   private readonly run = computed(() => {
     const view = this.view();
