@@ -9,7 +9,7 @@ import {
   shippedDefinitions,
   writeArchive,
 } from '../core/index.js';
-import { gridTimes, heatTimes } from './bench-heat.js';
+import { adiTimes, gridTimes, heatTimes } from './bench-heat.js';
 import { askFamily, layFamily, oneFamily } from './bench-lineage.js';
 import { largeHouse } from './large-house.js';
 
@@ -112,4 +112,5 @@ const heatRows = [...heat, ...grid].map((row, i) => ({
   times: row.times,
   aim: row.aim,
 }));
-process.stdout.write(JSON.stringify({ rows, heatRows }));
+const adiRows = adiTimes().map((row) => ({ ...row, what: `${row.what}, Node` }));
+process.stdout.write(JSON.stringify({ rows, heatRows: [...heatRows, ...adiRows] }));

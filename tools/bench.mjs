@@ -7,6 +7,7 @@ import { cultureTimes } from './bench-cultures.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { runBin } from './run.mjs';
+import { sliderTimes } from './bench-stove.mjs';
 import { say } from './say.mjs';
 
 const RUNS = 7;
@@ -104,11 +105,19 @@ async function browserRows(executablePath) {
   const { bar, blank } = await timeTyping(context, origin);
   const places = await timePlaces(context, origin);
   const cultures = await cultureTimes(browser, origin);
+  const slider = await sliderTimes(context, origin, SLOWDOWN);
   const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
+  const slid = (what, times, most) => ({
+    ...row(`the hold's slider at the Stove, page slowed ${SLOWDOWN}×: until ${what}`, times),
+    aim: `95 of 100 below ${most} ms: ${share95(times)} ms`,
+  });
   return [
     ...heat,
+    slid('the middling answer is drawn', slider.middling, 50),
+    slid('the band is drawn', slider.band, 150),
+    slid('it is told how many keep', slider.spoilage, 150),
     {
       ...row('one step of the balance bar with 30 ingredients: script until the amounts stand there', bar),
       aim: 'at most 16 ms',
@@ -153,6 +162,12 @@ async function workerRows(browser) {
   );
   await page.close();
   return rows.map((r) => fineRow({ ...r, what: `${r.what}, worker of Chromium` }));
+}
+
+/** What 95 of 100 stay below. */
+function share95(times) {
+  const sorted = [...times].sort((a, b) => a - b);
+  return Math.round(sorted[Math.floor(sorted.length * 0.95)]);
 }
 
 /** Below ten milliseconds with two digits. */

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { HeatBand, HoldChance, Run, Spoilage, Vessels } from '../../core/index';
+import type { F0Band, HeatBand, HoldChance, Run, Spoilage, Vessels } from '../../core/index';
 import type { HeatAnswer, HeatApi, HeatQuestion } from './heat.worker';
 
 /**
@@ -15,6 +15,11 @@ export class HeatWorker {
   /** @param kind who asks: questions of one kind overtake each other */
   band(kind: string, run: Run, question: HeatQuestion): Promise<HeatBand | undefined> {
     return this.settle(this.worker().band(`band ${kind}`, ++this.asked, run, question));
+  }
+
+  /** The same without its curve, far quicker. */
+  f0(kind: string, run: Run, question: HeatQuestion): Promise<F0Band | undefined> {
+    return this.settle(this.worker().f0(`f0 ${kind}`, ++this.asked, run, question));
   }
 
   spoilage(kind: string, vessels: Vessels, question: HeatQuestion): Promise<Spoilage | undefined> {

@@ -2,11 +2,13 @@ import { expose } from 'comlink';
 import {
   chanceByHold,
   drawsAfter,
+  f0Band,
   heatBand,
   seededRandom,
   spoilageOf,
   type About,
   type Draws,
+  type F0Band,
   type HeatBand,
   type HoldChance,
   type Observation,
@@ -68,6 +70,8 @@ async function newest<T>(kind: string, id: number, act: () => T): Promise<HeatAn
 const api = {
   band: (kind: string, id: number, run: Run, question: HeatQuestion): Promise<HeatAnswer<HeatBand>> =>
     newest(kind, id, () => heatBand(run, drawsFor(question), question.targetF0)),
+  f0: (kind: string, id: number, run: Run, question: HeatQuestion): Promise<HeatAnswer<F0Band>> =>
+    newest(kind, id, () => f0Band(run, drawsFor(question), question.targetF0)),
   spoilage: (
     kind: string,
     id: number,

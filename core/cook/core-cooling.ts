@@ -2,7 +2,7 @@ import { bodyOf, mixedBody, type Body } from '../heat/conduction/body.js';
 import { characteristicM } from '../heat/conduction/shape.js';
 import { respond } from '../heat/conduction/respond.js';
 import { excessAfter } from '../heat/cooling.js';
-import type { Likely } from '../heat/band/heat-band.js';
+import type { Likely } from '../heat/band/f0-band.js';
 import type { ProfilePoint } from '../heat/lethality.js';
 import { valueAt } from '../heat/value-at.js';
 import { MINUTE_MS } from '../base/time.js';

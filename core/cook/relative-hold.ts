@@ -1,4 +1,5 @@
 import { f0OfNineInTen } from '../heat/band/nine-in-ten.js';
+import { remembered } from '../base/remembered.js';
 import { middleF0, type Run } from '../heat/load/run-heat.js';
 import { holdReaching } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
@@ -61,7 +62,9 @@ function tradeRun(trade: TradeHold, minutes: number, planned: Omit<PlannedRun, '
  *
  * @returns minutes, undefined when no hold of sixteen hours is enough
  */
-export function relativeHold(
+export const relativeHold = remembered(reckonedHold);
+
+function reckonedHold(
   contents: Contents,
   planned: Omit<PlannedRun, 'holdMinutes'>,
   trade: TradeHold,

@@ -1,5 +1,6 @@
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { bisected } from '../base/bisected.js';
+import { remembered } from '../base/remembered.js';
 import { holdReaching } from '../heat/hold-reaching.js';
 import { runHeat, type Run } from '../heat/load/run-heat.js';
 import { USUAL_TARGET_F0 } from './verdict.js';
@@ -39,22 +40,10 @@ function f0OfBed(run: Run, bedZ: number): number {
   return runHeat(run, Float64Array.of(bedZ), STEP_MINUTES).coreF0;
 }
 
-/** The slowest bed that a school's run is enough for. A plan asks for the same schools again and again while one types. */
-function slowestDone(school: Run): number {
-  const key = JSON.stringify(school);
-  const known = slowestBySchool.get(key);
-  if (known !== undefined) {
-    return known;
-  }
-  const bed = bisected(-MOST_BED_Z, MOST_BED_Z, BED_WITHIN_Z, (z) => f0OfBed(school, z) >= USUAL_TARGET_F0);
-  if (slowestBySchool.size >= MOST_SCHOOLS) {
-    slowestBySchool.clear();
-  }
-  slowestBySchool.set(key, bed);
-  return bed;
-}
-const slowestBySchool = new Map<string, number>();
-const MOST_SCHOOLS = 64;
+/** The slowest bed that a school's run is enough for. */
+const slowestDone = remembered((school: Run) =>
+  bisected(-MOST_BED_Z, MOST_BED_Z, BED_WITHIN_Z, (z) => f0OfBed(school, z) >= USUAL_TARGET_F0),
+);
 
 /**
  * The bed that nine in ten are better off than, of those quicker than the slowest that works, when each is off by

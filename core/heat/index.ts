@@ -27,7 +27,8 @@ export { NEXT_COOK, NEXT_LOAD, drawsAfter, type About, type Observation } from '
 export { spoilageOf, type Spoilage, type Vessels } from './spoilage/spoilage.js';
 export { PRACTICE, practiceOf, type Practice } from './spoilage/practice.js';
 export { type Outcome } from './spoilage/outcome.js';
-export { heatBand, type HeatBand, type Likely } from './band/heat-band.js';
+export { heatBand, type HeatBand } from './band/heat-band.js';
+export { f0Band, type F0Band, type Likely } from './band/f0-band.js';
 export {
   middleF0,
   middleF0Until,

@@ -1,7 +1,7 @@
 import { probit } from 'simple-statistics';
 import { CoreError, requireWithin } from '../base/errors.js';
 import { TENTH_Z } from '../base/normal.js';
-import { likelyOf, type Likely } from './band/heat-band.js';
+import { likelyOf, type Likely } from './band/f0-band.js';
 import { NATURAL_CONVECTION } from './cooling.js';
 import type { ProfilePoint } from './lethality.js';
 import { gaussLegendre } from './quadrature.js';

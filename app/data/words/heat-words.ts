@@ -1,4 +1,4 @@
-import type { HeatBand, Likely, Observation, Practice } from '../../../core/index';
+import type { F0Band, Likely, Observation, Practice } from '../../../core/index';
 import { LONGEST_HOLD_MIN } from '../../../core/heat/hold-reaching';
 import { formatNumber } from '../../../core/quantity/format';
 
@@ -20,12 +20,12 @@ export function chanceWords(chance: number): string {
 }
 
 /** "F0 likely 4 to 40 at the coldest point; for overkill, F0 12, about 6 in 10". */
-export function f0BandWords({ coreF0, chance }: HeatBand, target: number): string {
+export function f0BandWords({ coreF0, chance }: F0Band, target: number): string {
   return `F0 likely ${likelyWords(coreF0)} at the coldest point. Overkill, F0 ${formatNumber(target)}: ${chanceWords(chance)}.`;
 }
 
 /** What a forecast rests on: physics, and what was weighed beside it. */
-export function restsOn(weighed: readonly Observation[], band: Pick<HeatBand, 'isDoubted'>): string {
+export function restsOn(weighed: readonly Observation[], band: Pick<F0Band, 'isDoubted'>): string {
   const practice = weighed.flatMap((o) => (o.kind === 'practice' ? [o.practice] : []));
   const own = weighed.flatMap((o) => (o.kind === 'jars' ? [o] : []));
   const measured = weighed.length - practice.length - own.length;

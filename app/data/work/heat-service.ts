@@ -11,6 +11,7 @@ import {
   type About,
   type Contents,
   type CookView,
+  type F0Band,
   type HeatBand,
   type HoldChance,
   type House,
@@ -79,6 +80,11 @@ export class HeatService {
     about: About = NEXT_COOK,
   ): Promise<HeatBand | undefined> {
     return this.told(this.worker.band(kind, run, this.question(run, evidence, targetF0, about)));
+  }
+
+  /** The same of a vessel of the next cook, without its curve: while one plans; undefined as above. */
+  f0(kind: string, run: Run, evidence: Evidence, targetF0 = USUAL_TARGET_F0): Promise<F0Band | undefined> {
+    return this.told(this.worker.f0(kind, run, this.question(run, evidence, targetF0, NEXT_COOK)));
   }
 
   /** How many of so many like vessels likely sour by the cook; undefined as above. */

@@ -1,16 +1,11 @@
 import type { Draws } from '../load/draws.js';
-import { chanceOf, likelyOf, type Likely } from './heat-band.js';
-import { runHeat, type Run } from '../load/run-heat.js';
+import type { Run } from '../load/run-heat.js';
+import { f0Band, type F0Band } from './f0-band.js';
 
 /** What one hold likely gives, and the chance that it is enough. */
-export interface HoldChance {
+export interface HoldChance extends F0Band {
   readonly holdMinutes: number;
-  readonly coreF0: Likely;
-  readonly chance: number;
 }
-
-/** Coarser than the band of one run: many runs are asked for and only their sums. */
-const STEP_MINUTES = 2;
 
 /** The same draws at several holds, so that one hold can be weighed against another. */
 export function chanceByHold(
@@ -18,14 +13,7 @@ export function chanceByHold(
   draws: Draws,
   targetF0: number,
 ): readonly HoldChance[] {
-  return runs.map(({ holdMinutes, run }) => {
-    const f0s = draws.normals.map((row) => runHeat(run, row, STEP_MINUTES).coreF0);
-    return {
-      holdMinutes,
-      coreF0: likelyOf(f0s, draws.weights),
-      chance: chanceOf(f0s, draws.weights, targetF0),
-    };
-  });
+  return runs.map(({ holdMinutes, run }) => ({ holdMinutes, ...f0Band(run, draws, targetF0) }));
 }
 
 /** The least hold that reaches a chance, straight between those that were reckoned; undefined beyond the longest. */

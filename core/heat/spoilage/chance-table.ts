@@ -26,7 +26,7 @@ export function chanceTable(
 ): ChanceTable {
   const survivors = new Survivors(run);
   const own = ownBedSigma(shared);
-  const noise = Math.hypot(survivors.factorSigma, LOT_HARDNESS_SIGMA_LN);
+  const noise = Math.hypot(survivors.coldest.factorSigma, LOT_HARDNESS_SIGMA_LN);
   const cells = new Map<string, number>();
   const meanAt = (bed: number, hardness: number, number: number) => {
     const { dMinutes, perUnit } = sporesOf(run.load.kind, { hardness, number });

@@ -3,7 +3,8 @@ import { bodyOf, drawLoad, f0OfCurve, respond, runHeat, seededRandom, seenByVess
 import { HELD } from '../../testing/held-vessels.js';
 import { priorDraws } from '../load/draws.js';
 import type { Run } from '../load/run-heat.js';
-import { coldestF0, heatField, lnSurvivingShare, type HeatField } from './heat-field.js';
+import { coldestF0 } from '../load/coldest-f0.js';
+import { heatField, lnSurvivingShare, type HeatField } from './heat-field.js';
 import { gaussLegendre, lagrangeShares } from '../quadrature.js';
 
 describe('sums over a body', () => {

@@ -1,8 +1,8 @@
-import { boundBody, seenByVessel, type Run } from '../load/run-heat.js';
-import { drawLoad, type DrawnLoad } from '../load/uncertain-load.js';
-import type { Body } from '../conduction/body.js';
+import { f0Behind } from '../conduction/hot-samples.js';
 import type { Place, Shape } from '../conduction/shape.js';
-import { f0Behind, hotSamples, type HotSamples } from './hot-samples.js';
+import { lookedAt } from '../load/coldest-f0.js';
+import type { Run } from '../load/run-heat.js';
+import type { DrawnLoad } from '../load/uncertain-load.js';
 import { gaussLegendre, lagrangeShares, type Rule } from '../quadrature.js';
 
 /** What every part of a vessel got. */
@@ -13,8 +13,6 @@ export interface HeatField {
   readonly shares: Float64Array;
 }
 
-/** Modes that are gone so long after a jump are left out: a chamber that takes minutes to change stirs them little. */
-const SETTLE_MINUTES = 6;
 /** Places at which heat is reckoned: from the axis out, and so far below and above the coldest point, as shares of the way. */
 const OUT_NODES = [0, 0.25, 0.5, 0.75] as const;
 const UP_BY = 0.4;
@@ -36,11 +34,9 @@ const POINTS = gaussLegendre(12);
  * @param rule by which volume is summed along each direction
  */
 export function heatField(run: Run, normals: ArrayLike<number>, rule = POINTS): HeatField {
-  const drawn = drawLoad(run.load, normals);
-  const body = boundBody(drawn, SETTLE_MINUTES);
-  const middle = coldestOf(body);
+  const { drawn, coldest: middle, samplesAt } = lookedAt(run, normals);
   const lines = linesOf(drawn.body, middle, rule);
-  const samples = samplesAt(run, drawn, body, [middle, ...lines.flatMap((line) => line.places)]);
+  const samples = samplesAt([middle, ...lines.flatMap((line) => line.places)]);
   const [coldest] = samples.lagsC as [Float64Array];
   const f0OfLag = tableOf((share) => f0Behind(samples, coldest, share));
   const earned = samples.lagsC.map((lag) => f0Behind(samples, lag, 1));
@@ -50,23 +46,6 @@ export function heatField(run: Run, normals: ArrayLike<number>, rule = POINTS): 
     return line.carry.map((carry) => dot(carry, factors));
   });
   return { f0: f0OfLag, shares: volumesByLag(lines, along) };
-}
-
-/** F0 where the slowest mode is strongest, as the band of heat has it, min. */
-export function coldestF0(run: Run, normals: ArrayLike<number>): number {
-  const drawn = drawLoad(run.load, normals);
-  const body = boundBody(drawn, SETTLE_MINUTES);
-  const samples = samplesAt(run, drawn, body, [coldestOf(body)]);
-  return f0Behind(samples, samples.lagsC[0]!, 1);
-}
-
-function coldestOf({ slowestUp }: Body): Place {
-  return { out: 0, up: slowestUp };
-}
-
-function samplesAt(run: Run, drawn: DrawnLoad, body: Body, places: readonly Place[]): HotSamples {
-  const shares = places.map((place) => body.sharesAt(place));
-  return hotSamples(body, shares, seenByVessel(run, drawn), run.initialCelsius);
 }
 
 /** F0 of a part by its lag, from none to the coldest point's. */

@@ -55,7 +55,7 @@ export function chancesOf({ run, each }: Vessels, { normals }: Pick<Draws, 'norm
   const own = ownBedSigma('cook');
   return normals.map((row) => {
     const { dMinutes, perUnit } = sporesOfRow(run, row);
-    const lnFactor = survivors.lnFactorOf(row);
+    const lnFactor = survivors.coldest.lnFactorOf(row);
     return NORMAL_SUM.reduce((sum, [z, weight]) => {
       const left = each * perUnit * Math.exp(survivors.lnShare(row[0]! + own * z, lnFactor, dMinutes));
       return sum - weight * Math.expm1(-left);

@@ -24,7 +24,7 @@ import {
   steamBesideAir,
   vesselAir,
   type CookPlan,
-  type HeatBand,
+  type F0Band,
   type SchoolHere,
   type Spoilage,
 } from '../../../../core/index';
@@ -70,7 +70,7 @@ export class HoldChoice {
   protected readonly target = USUAL_TARGET_F0;
   protected readonly shortest = SHORTEST_MIN;
   protected readonly longest = LONGEST_MIN;
-  protected readonly band = signal<HeatBand | undefined>(undefined);
+  protected readonly band = signal<F0Band | undefined>(undefined);
   /** The middle of the band beside the middling run that it was asked for: both move with a run, the one from the worker. */
   private readonly bandToMiddling = signal(1);
   protected readonly spoilage = signal<Spoilage | undefined>(undefined);
@@ -87,7 +87,7 @@ export class HoldChoice {
       const house = this.store.house();
       return house === undefined
         ? NO_EVIDENCE
-        : this.heat.evidence(house, this.plan().contents, this.time.minute());
+        : this.heat.evidence(house, this.withoutHold().contents, this.time.minute());
     },
     { equal: isSame },
   );
@@ -132,10 +132,9 @@ export class HoldChoice {
   });
   /** What the target alone would need if everything is middling. */
   protected readonly neededForTarget = computed(() => {
-    const plan = this.plan();
+    const { contents, startC, planned } = this.withoutHold();
     const needed = holdReaching(
-      (holdMinutes) =>
-        middleF0(runOf(plan.contents, { ...plan, roomC: this.roomC(), holdMinutes }, plan.startC)),
+      (holdMinutes) => middleF0(runOf(contents, { ...planned, holdMinutes }, startC)),
       this.target,
     );
     return holdWords(needed);
@@ -199,7 +198,7 @@ export class HoldChoice {
 
   private async reckonBand(): Promise<void> {
     const run = this.run();
-    const band = await this.heat.band('load', run, this.evidence());
+    const band = await this.heat.f0('load', run, this.evidence());
     if (band !== undefined) {
       this.band.set(band);
       this.bandToMiddling.set(band.coreF0.middle / Math.max(middleF0(run), LEAST_F0));

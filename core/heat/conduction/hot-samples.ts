@@ -1,5 +1,5 @@
-import type { Body } from '../conduction/body.js';
-import { Lags, SAME_MINUTE } from '../conduction/lags.js';
+import type { Body } from './body.js';
+import { Lags, SAME_MINUTE } from './lags.js';
 import { REFERENCE_C, Z_C, type ProfilePoint } from '../lethality.js';
 
 /** Below this a thousandth of a minute is earned in a minute. */
