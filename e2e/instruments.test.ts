@@ -55,6 +55,12 @@ test.describe('a cook led by instruments', () => {
       page.getByText(/What was measured in these vessels governs|the trade’s hold stands/),
     ).toBeVisible();
     await expect(page.getByText(/such vessels sours? by the cook/)).toBeVisible();
+    // The Desk plans the same cook of such jars, minute for minute.
+    const hold = (await page.locator('nw-hold-choice .slide strong').textContent())!;
+    expect(hold).toMatch(/^\d+ min$/);
+    await go(page, 'Desk');
+    await expect(button(page, new RegExp(`^${hold}$`))).toBeVisible();
+    await expect(page.getByText(/What was measured in such vessels governs/)).toBeVisible();
   });
 
   test('that was hardly vented shows its air, and its record says so', async ({ page }) => {

@@ -1,10 +1,10 @@
 import { groupBy } from '../base/collections.js';
 import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
-import type { Appliance, Household, VesselType } from '../record/definitions.js';
+import type { Appliance, VesselType } from '../record/definitions.js';
 import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
-import { planCook, type CookPlan } from './programme.js';
+import { planCook, type CookPlan, type CookWish } from './programme.js';
 import { tradeHold } from './trade-holds.js';
 
 /** A filled batch that waits for the cooker. */
@@ -57,6 +57,9 @@ const FULL = 1 + 1e-9;
 /** Gas of a 2 kW flame: 46 MJ/kg at half in the pot. Power: what the appliance takes. From energy. */
 const GAS_G_PER_KWH = 156;
 
+type PlanOf = (wish: CookWish) => CookPlan;
+type PlanLoad = (wish: Omit<CookWish, 'house'>) => CookPlan;
+
 interface Piece {
   readonly waiting: Waiting;
   readonly vesselIds: readonly VesselId[];
@@ -73,26 +76,30 @@ interface Load {
  * Fits what waits into cooks: as few as possible first, then the shortest day. A cook holds one programme; like vessels
  * of several batches share it, and a batch is cut only where that saves a cook. Every choice of cooker is tried for each
  * programme, then the cooks are dealt to the cookers longest first.
+ *
+ * @param plan of one load, where more is known than a wish says
  */
 export function planDay(
   waiting: readonly Waiting[],
   appliances: readonly Appliance[],
-  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+  house: CookWish['house'],
+  plan: PlanOf = planCook,
 ): DayPlan {
+  const planned: PlanLoad = (wish) => plan({ ...wish, house });
   const left: LeftOut[] = [];
   const loads: Load[] = [];
   const filled = waiting.filter((w) => w.vesselIds.length > 0);
   const byProgramme = groupBy(filled, (w) => programmeOf(w.batch));
   for (const group of byProgramme.values()) {
-    const options = appliances.flatMap((appliance) => packed(group, appliance, house) ?? []);
+    const options = appliances.flatMap((appliance) => packed(group, appliance, planned) ?? []);
     const best = options.sort((a, b) => a.loads.length - b.loads.length || a.minutes - b.minutes)[0];
     if (best === undefined) {
-      group.forEach(({ code }) => left.push({ code, why: whyNot(group[0]!, appliances, house) }));
+      group.forEach(({ code }) => left.push({ code, why: whyNot(group[0]!, appliances, planned) }));
     } else {
       loads.push(...best.loads);
     }
   }
-  const cooks = schedule(loads, house);
+  const cooks = schedule(loads, planned);
   return { cooks, endsAt: Math.max(0, ...cooks.map((c) => c.endsAt)), left };
 }
 
@@ -105,7 +112,7 @@ function programmeOf(batch: Batch): string {
 function packed(
   group: readonly Waiting[],
   appliance: Appliance,
-  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
+  plan: PlanLoad,
 ): { readonly loads: Load[]; readonly minutes: number } | undefined {
   if (group.some((w) => capacityFor(w.batch, appliance) === 0)) {
     return undefined;
@@ -115,7 +122,7 @@ function packed(
   // A batch stays together unless cutting it saves a cook.
   const loads = cut.length < whole.length ? cut : whole;
   return unlessRefused(
-    () => ({ loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, house)), 0) }),
+    () => ({ loads, minutes: loads.reduce((sum, l) => sum + minutesOf(planOf(l, plan)), 0) }),
     undefined,
   );
 }
@@ -183,11 +190,10 @@ function capacityFor(batch: Batch, appliance: Appliance): number {
 }
 
 /** The slowest vessel of a load decides for all. */
-function planOf(load: Load, house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>): CookPlan {
+function planOf(load: Load, plan: PlanLoad): CookPlan {
   const plans = load.pieces.map((piece) =>
-    planCook({
+    plan({
       appliance: load.appliance,
-      house,
       ...wishOf(piece.waiting.batch),
       count: piece.places,
     }),
@@ -199,13 +205,10 @@ function minutesOf(plan: CookPlan): number {
   return plan.comeUpMinutes + plan.ventMinutes + plan.holdMinutes + plan.openAfterMinutes + TURNAROUND_MIN;
 }
 
-function schedule(
-  loads: readonly Load[],
-  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
-): CookOfDay[] {
+function schedule(loads: readonly Load[], planned: PlanLoad): CookOfDay[] {
   const freeAt = new Map<string, number>();
   return loads
-    .map((load) => ({ load, plan: planOf(load, house) }))
+    .map((load) => ({ load, plan: planOf(load, planned) }))
     .sort((a, b) => minutesOf(b.plan) - minutesOf(a.plan))
     .map(({ load, plan }) => {
       const { appliance } = load;
@@ -249,18 +252,14 @@ export function fuelOf(
   return appliance.heat === 'gas' ? kWh * GAS_G_PER_KWH : kWh;
 }
 
-function whyNot(
-  waiting: Waiting,
-  appliances: readonly Appliance[],
-  house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>,
-): LeftOut['why'] {
+function whyNot(waiting: Waiting, appliances: readonly Appliance[], plan: PlanLoad): LeftOut['why'] {
   const { vessel } = inCooker(waiting.batch);
   const able = appliances.find((a) => (a.places[vessel.id] ?? 0) > 0);
   if (able === undefined) {
     return { kind: 'noPlace', vessel };
   }
   try {
-    planCook({ appliance: able, house, count: 1, ...wishOf(waiting.batch) });
+    plan({ appliance: able, count: 1, ...wishOf(waiting.batch) });
     return { kind: 'notTogether' };
   } catch (error) {
     if (isRefusal(error)) {

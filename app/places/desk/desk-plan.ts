@@ -7,8 +7,6 @@ import {
   nextNumber,
   nextTime,
   placesNeeded,
-  planCook,
-  learnedFrom,
   wishOf,
   reasonForMoisture,
   reasonForPart,
@@ -37,6 +35,7 @@ import { figureWords } from '../../data/words/measure-words';
 import { messageOf } from '../../data/words/message-of';
 import { lastKnown } from '../../data/views/last-known';
 import { HouseStore } from '../../data/store/house-store';
+import { CookPlanner } from '../../data/work/cook-planner';
 import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
 /** Which number the slip explains. */
@@ -91,6 +90,7 @@ const FIRST_FORMULA = 'wheat-spawn';
 @Injectable()
 export class DeskPlan {
   private readonly store = inject(HouseStore);
+  private readonly planner = inject(CookPlanner);
 
   readonly formulaId = signal(FIRST_FORMULA);
   private readonly chosen = signal<Choices>({});
@@ -153,10 +153,6 @@ export class DeskPlan {
   });
   readonly spare = computed(() => this.chosen().spare ?? USUAL_SPARE[this.stage()]);
   readonly appliance = computed(() => this.records()?.appliances.find((a) => a.inUse));
-  /** What the cooker has shown of itself: not once for each key that is pressed. */
-  private readonly learned = computed(() =>
-    learnedFrom(this.store.house()?.cooks ?? [], this.appliance()?.id ?? ''),
-  );
   readonly advice = computed(() => {
     const shown = this.shown();
     return shown && adviseTreatment(shown.formula.stage, shown.scaled.parts);
@@ -318,7 +314,7 @@ export class DeskPlan {
       };
       const count =
         scaled.dissolved?.cookedIn?.count ?? placesNeeded(scaled.count, inCooker(batch).vesselsPerPlace);
-      const cook = planCook({ appliance, house, count, ...wishOf(batch), learned: this.learned() });
+      const cook = this.planner.plan({ appliance, house, count, ...wishOf(batch) });
       return { cook, cooksNeeded: cook.places === 0 ? 0 : Math.ceil(count / cook.places), cookProblem: '' };
     } catch (error) {
       return {

@@ -25,7 +25,12 @@ export function reasonForHold(cook: CookPlan): Reason {
         text: 'for the same heat in the middle of these vessels',
         result: holdWords(cook.relativeMinutes),
       },
-      { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
+      cook.basis === 'measured'
+        ? {
+            text: 'by what was measured in such vessels: F0 12 for nine in ten, up to five minutes',
+            result: `${cook.holdMinutes} min`,
+          }
+        : { text: 'rounded up to five minutes', result: `${cook.holdMinutes} min` },
     ],
     likely: `Practice runs ${cook.trade.least} to ${cook.trade.most} min at the sea.`,
     source:

@@ -8,11 +8,9 @@ import {
   decimalsOf,
   inCooker,
   placesNeeded,
-  planCook,
   wishOf,
   type BatchView,
   type CookPlan,
-  learnedFrom,
   unlessRefused,
 } from '../../../core/index';
 import { inDegrees } from '../../data/words/in-degrees';
@@ -21,6 +19,7 @@ import { messageOf } from '../../data/words/message-of';
 import { download } from '../../data/store/download';
 import { openedIn } from '../../data/views/opened';
 import { HouseStore } from '../../data/store/house-store';
+import { CookPlanner } from '../../data/work/cook-planner';
 import { SheetWorker } from '../../workers/sheet-client';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 
@@ -37,6 +36,7 @@ export class Sheet {
   readonly batch = input.required<string>();
 
   private readonly store = inject(HouseStore);
+  private readonly planner = inject(CookPlanner);
   private readonly worker = inject(SheetWorker);
   protected readonly papers: readonly Choice<'A4' | 'LETTER'>[] = [
     { value: 'A4', words: 'A4' },
@@ -95,9 +95,8 @@ export class Sheet {
     }
     const { vesselsPerPlace } = inCooker(view.batch);
     const count = placesNeeded(view.vessels.length, vesselsPerPlace);
-    const learned = learnedFrom(this.store.house()?.cooks ?? [], appliance.id);
     return unlessRefused(
-      () => planCook({ appliance, house, count, ...wishOf(view.batch), learned }),
+      () => this.planner.plan({ appliance, house, count, ...wishOf(view.batch) }),
       undefined,
     );
   }

@@ -13,6 +13,7 @@ import {
 } from '../../../../core/index';
 import { amountWords, literWords, pressureWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
+import { CookPlanner } from '../../../data/work/cook-planner';
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { shortTime } from '../../../data/words/words';
@@ -124,6 +125,7 @@ export class DayPlanView {
 
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
+  private readonly planner = inject(CookPlanner);
   /** The day begins with the minute in which it is looked at. */
   private readonly startMs = this.time.minute();
 
@@ -141,6 +143,7 @@ export class DayPlanView {
       })),
       freeCookers(house),
       household,
+      (wish) => this.planner.plan(wish),
     );
   });
   protected readonly lead = computed(() => {

@@ -16,7 +16,6 @@ import {
   USUAL_TARGET_F0,
   browningOf,
   formatNumber,
-  holdForChance,
   holdReaching,
   middleF0,
   runOf,
@@ -29,15 +28,12 @@ import {
   type Spoilage,
 } from '../../../../core/index';
 import { degreesWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
-import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
+import { HeatService } from '../../../data/work/heat-service';
 import { f0BandWords, f0Words, holdWords, restsOn } from '../../../data/words/heat-words';
 import { eachWords, oneInWords, spoilWords } from '../../../data/words/spoil-words';
-import { Time } from '../../../data/clock/time';
-import { HouseStore } from '../../../data/store/house-store';
+import { MeasuredHolds } from '../../../data/work/measured-holds';
 import { HeatBandBar } from '../../../pieces/heat-band-bar';
 
-/** Once something was measured, the hold is the one that nine vessels in ten reach the target with. */
-const WANTED_CHANCE = 0.9;
 const SHORTEST_MIN = 5;
 const LONGEST_MIN = 360;
 /** Nothing is set in proportion to less, min. */
@@ -59,12 +55,9 @@ export class HoldChoice {
   /** A school, with the hold that stood on it. */
   readonly schoolChosen = output<SchoolHere>();
   readonly holdChosen = output<number>();
-  /** The hold that measuring has shown; undefined when nothing was measured or no hold is enough. */
-  readonly measuredHold = output<number | undefined>();
 
   private readonly heat = inject(HeatService);
-  private readonly store = inject(HouseStore);
-  private readonly time = inject(Time);
+  private readonly measuredHolds = inject(MeasuredHolds);
   protected readonly pressureWords = pressureWords;
   protected readonly tradeKPa = TRADE_GAUGE_KPA;
   protected readonly target = USUAL_TARGET_F0;
@@ -75,22 +68,15 @@ export class HoldChoice {
   private readonly bandToMiddling = signal(1);
   protected readonly spoilage = signal<Spoilage | undefined>(undefined);
   /** The hold that measuring asks for; none where no hold is enough, undefined while it is reckoned. */
-  private readonly measured = signal<number | 'none' | undefined>(undefined);
+  private readonly measured = computed(() => this.measuredHolds.of(this.plan(), this.roomC()));
 
   private readonly run = computed(() => {
     const plan = this.plan();
     return runOf(plan.contents, { ...plan, roomC: this.roomC() }, plan.startC);
   });
-  /** The same while nothing was added: a minute that passes is no news. */
-  private readonly evidence = computed(
-    () => {
-      const house = this.store.house();
-      return house === undefined
-        ? NO_EVIDENCE
-        : this.heat.evidence(house, this.withoutHold().contents, this.time.minute());
-    },
-    { equal: isSame },
-  );
+  private readonly evidence = computed(() => this.measuredHolds.evidenceOf(this.withoutHold().contents), {
+    equal: isSame,
+  });
   protected readonly schools = computed(() => {
     const { contents, startC, planned } = this.withoutHold();
     return schoolsHere(contents, planned, startC);
@@ -182,9 +168,6 @@ export class HoldChoice {
     effect(() => {
       void this.reckonSchools();
     });
-    effect(() => {
-      void this.reckonMeasured();
-    });
   }
 
   protected readonly holdWords = holdWords;
@@ -227,21 +210,6 @@ export class HoldChoice {
     // One that was overtaken leaves what stands; the newest of all comes last.
     if (known.length > 0) {
       this.outcomes.set(new Map(known));
-    }
-  }
-
-  private async reckonMeasured(): Promise<void> {
-    const evidence = this.evidence();
-    const { contents, startC, planned } = this.withoutHold();
-    if (evidence.measured.length === 0) {
-      this.measuredHold.emit(undefined);
-      return;
-    }
-    const holds = await this.heat.holds('load', contents, planned, startC, evidence);
-    if (holds !== undefined) {
-      const hold = holdForChance(holds, WANTED_CHANCE);
-      this.measured.set(hold ?? 'none');
-      this.measuredHold.emit(hold);
     }
   }
 }

@@ -42,6 +42,8 @@ import { literWords, measureWords, pressureWords, temperatureWords } from '../..
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
+import { CookPlanner } from '../../../data/work/cook-planner';
+import { MeasuredHolds } from '../../../data/work/measured-holds';
 import { Journal } from '../../../data/journal/journal';
 import { vesselCount } from '../../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
@@ -102,6 +104,8 @@ export class LoadCook {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
+  private readonly planner = inject(CookPlanner);
+  private readonly measuredHolds = inject(MeasuredHolds);
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly dragDelay = DRAG_DELAY;
@@ -110,7 +114,6 @@ export class LoadCook {
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
   protected readonly school = signal<number | undefined>(undefined);
   protected readonly hold = signal<number | undefined>(undefined);
-  protected readonly measuredHold = signal<number | undefined>(undefined);
   protected readonly vent = signal(VENT_MINUTES);
   protected readonly startC = signal<number | undefined>(undefined);
   protected readonly betweens = BETWEEN;
@@ -181,16 +184,14 @@ export class LoadCook {
       standing: this.standing(),
       schoolMinutes: this.schoolHere(cooked.vessel, mediumOf(first.batch)),
       chosenHoldMinutes: this.hold(),
-      measuredHoldMinutes: this.hold() === undefined ? this.measuredHold() : undefined,
       ventMinutes: this.vent(),
       startC: this.startC(),
-      learned: this.learned(),
     };
   });
   private readonly answer = computed(() => {
     const wish = this.wish();
     try {
-      return wish && { ...planCook(wish), problem: '' };
+      return wish && { ...this.planner.plan(wish), problem: '' };
     } catch (error) {
       return { problem: messageOf(error) };
     }
@@ -203,8 +204,8 @@ export class LoadCook {
       unlessRefused(() => {
         const plan = planCook({
           ...wish,
+          learned: this.learned(),
           chosenHoldMinutes: undefined,
-          measuredHoldMinutes: undefined,
           ...change,
         });
         return plan.water.tooLong ? undefined : plan.holdMinutes;
@@ -283,7 +284,13 @@ export class LoadCook {
   /** One press takes the number that stood on it, also where what was measured would govern. */
   protected chooseSchool({ minutes, hereMinutes }: SchoolHere): void {
     this.school.set(minutes);
-    this.hold.set(this.measuredHold() === undefined ? undefined : hereMinutes);
+    this.hold.set(this.isMeasured() ? hereMinutes : undefined);
+  }
+
+  /** What was measured governs, or would if no hold were chosen. */
+  private isMeasured(): boolean {
+    const plan = this.plan();
+    return plan !== undefined && typeof this.measuredHolds.of(plan, this.roomC()) === 'number';
   }
 
   protected setVent(minutes: number): void {
