@@ -215,6 +215,15 @@ describe('before use', () => {
     const [jar] = bench.cooked(1, 'wheat-spawn', 'quart-jar', 1);
     expect(held(bench, bench.view(broth), bench.view(jar), 1.6)).toEqual(['untested', 'stillHot']);
     expect(held(bench, bench.view(broth), bench.view(jar), 3)).toEqual(['untested']);
+    const { house } = bench;
+    const verdict = { word: 'not-sterile', reasons: ['held too short'] } as const;
+    const cooks = new Map([...house.cookById].map(([id, cook]) => [id, { ...cook, verdict }]));
+    const transferring = { sources: [bench.view(broth)], targets: [bench.view(jar)], together: false };
+    expect(
+      warningsOf(transferring, { ...house, cookById: cooks }, bench.day(3)).find(
+        (h) => h.warning === 'cookShort',
+      ),
+    ).toEqual(jasmine.objectContaining({ codes: [bench.view(jar).code], verdict }));
   });
 
   it('a suspect source, bad siblings, and what it fed that went bad', () => {

@@ -1,3 +1,4 @@
+import type { CookVerdict } from '../cook/verdict.js';
 import { formOf } from '../culture/form.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { fedBy } from '../house/fed-by.js';
@@ -28,6 +29,8 @@ export interface Held {
   readonly limit?: number;
   /** A material, or a cook. */
   readonly name?: string;
+  /** What the record of that cook is worth. */
+  readonly verdict?: CookVerdict;
 }
 
 export interface Transferring {
@@ -117,7 +120,7 @@ function notReady(target: VesselView, house: House, nowMs: number): Held[] {
   return [
     ...((cook.coreCoolMs ?? 0) > nowMs ? [{ warning: 'stillHot' as const, codes, name: cook.name }] : []),
     ...(cook.verdict.word === 'not-sterile' || cook.verdict.word === 'void'
-      ? [{ warning: 'cookShort' as const, codes, name: cook.name }]
+      ? [{ warning: 'cookShort' as const, codes, name: cook.name, verdict: cook.verdict }]
       : []),
   ];
 }

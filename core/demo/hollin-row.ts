@@ -325,8 +325,8 @@ function addCultureWork(demo: DemoBuilder, day: DayAt, c: Cultures): void {
 
   const [growing] = demo.culture(day(6, 19), 14, 'culture-jar', { amount: 300, unit: 'ml' });
   demo.inoculate(day(6, 19.2), [growing!], sectors[0]!, 1, 'wedge', { sector: 'north' });
-  demo.say(day(1, 20), { kind: 'swirled', vesselIds: [growing!] });
-  demo.say(day(1, 20.1), { kind: 'inspected', vesselIds: [growing!], broth: 'threads' });
+  demo.say(day(2, 20), { kind: 'swirled', vesselIds: [growing!] });
+  demo.say(day(2, 20.1), { kind: 'inspected', vesselIds: [growing!], broth: 'threads' });
 }
 
 /** The canner is on: eight quarts of wheat, 52 minutes into the hold at the moment of loading. */

@@ -1,8 +1,10 @@
 import { groupBy } from '../../../core/base/collections';
 import type { Held } from '../../../core/index';
+import { uncapital } from './capital';
+import { verdictWord } from './verdict-word';
 
 /** What is held against a transfer, as a sentence with its reason. */
-export function heldWords({ warning, codes, figure = 0, limit = 0, name = '' }: Held): string {
+export function heldWords({ warning, codes, figure = 0, limit = 0, name = '', verdict }: Held): string {
   const who = listed(codes);
   const is = codes.length === 1 ? 'is' : 'are';
   const has = codes.length === 1 ? 'has' : 'have';
@@ -28,7 +30,7 @@ export function heldWords({ warning, codes, figure = 0, limit = 0, name = '' }: 
     case 'stillHot':
       return `${who} ${is} still hot in the middle. Heat kills the culture.`;
     case 'cookShort':
-      return `Cook ${name}, which ${who} stood in, fell short.`;
+      return `Cook ${name}, which ${who} stood in: ${verdict === undefined ? 'not as planned' : uncapital(verdictWord(verdict).word)}.`;
     case 'tooManyGenerations':
       return `From ${who} this would be grain to grain for the ${ordinal(figure)} time; the limit here is ${limit}.`;
     case 'tooManyTransfers':

@@ -1,4 +1,5 @@
 import type { CookVerdict, Spoilage, VerdictReason } from '../../../core/index';
+import { uncapital } from './capital';
 import type { Tone } from './heat-words';
 import { eachWords, spoilWords } from './spoil-words';
 import { verdictWord } from './verdict-word';
@@ -49,7 +50,7 @@ export function recordWords(verdict: CookVerdict, spoilage?: Spoilage): RecordWo
   const load = spoilWords(spoilage);
   const each = eachWords(spoilage);
   if (verdict.word === 'not-sterile' && load.tone === 'done') {
-    const words = `By its heat alone: ${load.words.charAt(0).toLowerCase()}${load.words.slice(1)}`;
+    const words = `By its heat alone: ${uncapital(load.words)}`;
     return { ...own, why, keeping: { words, tone: 'rye', each } };
   }
   const isGraver = TONES.indexOf(load.tone) > TONES.indexOf(own.tone);
