@@ -2,7 +2,7 @@ import {
   HydrationMethod,
   TABLE_NAMES,
   expectedFraction,
-  forecastTogether,
+  fitColonization,
   hydrationSteps,
   planCook,
   readRow,
@@ -109,10 +109,11 @@ describe('what ships', () => {
         low: species.grainFullDay.low,
         high: species.grainFullDay.high,
       };
-      const before = forecastTogether([], prior).batch;
+      const before = fitColonization([], { prior });
       const day = Math.round(prior.fullDay * 0.5);
-      const marks = [{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }];
-      const ahead = forecastTogether([{ marks }], prior).batch;
+      const ahead = fitColonization([{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }], {
+        prior,
+      });
       expect(ahead.fullDay).withContext(species.id).toBeLessThan(before.fullDay);
     }
   });
