@@ -1,5 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import { learnedFrom, planCook, type CookPlan, type CookWish, type House, type Learned } from '../../../core/index';
+import {
+  learnedFrom,
+  planCook,
+  type CookPlan,
+  type CookWish,
+  type House,
+  type Learned,
+} from '../../../core/index';
 import { HouseStore } from '../store/house-store';
 import { MeasuredHolds } from './measured-holds';
 
