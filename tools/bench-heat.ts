@@ -51,6 +51,10 @@ const RUN: Run = {
   ventMinutes: 10,
   closedAtMinutes: 20,
 };
+/** What every method is given. */
+const GIVEN = { diffusivityM2PerS: BED, biot: 20, initialCelsius: 20, chamber: SIX_HOURS };
+const GRID_STEP_MIN = 0.5;
+const GRID_MINUTES = Float64Array.from({ length: 360 / GRID_STEP_MIN + 1 }, (_, i) => i * GRID_STEP_MIN);
 /** Three parts in a thousand of F0: what the grid is held to when it is timed. */
 const GRID_WITHIN = 0.003;
 
@@ -76,8 +80,7 @@ export function heatTimes(): readonly HeatTime[] {
   const draws = priorDraws(200, seededRandom(1));
   const ofLoad = priorDraws(LOAD_DRAWS, seededRandom(1));
   const up = SIX_HOURS.slice(0, 2);
-  const hold = (shape: Shape) =>
-    holdForF0({ shape, diffusivityM2PerS: BED, biot: 20, initialCelsius: 20, chamber: up, targetF0: 12 });
+  const hold = (shape: Shape) => holdForF0({ ...GIVEN, shape, chamber: up, targetF0: 12 });
   return [
     {
       what: 'middle of a jar, 6 h at 10 s steps, body and curve',
@@ -116,19 +119,10 @@ export function heatTimes(): readonly HeatTime[] {
 
 /** The public answer, three places and a curve, beside a grid of 24 × 32 cells that tells one place. */
 export function adiTimes(): readonly HeatTime[] {
-  const jar = {
-    ...JAR_MM,
-    diffusivityM2PerS: BED,
-    biot: 20,
-    initialCelsius: 20,
-    chamber: SIX_HOURS,
-    stepMinutes: 0.5,
-  };
-  const minutes = Float64Array.from({ length: 721 }, (_, i) => i / 2);
-  const best = f0OfCurve(minutes, refinedCore({ ...jar, shape: JAR, cells: 32 }));
+  const jar = { ...GIVEN, ...JAR_MM, stepMinutes: GRID_STEP_MIN };
+  const best = f0OfCurve(GRID_MINUTES, refinedCore({ ...jar, shape: JAR, cells: 32 }));
   const off = (f0: number) => `${(Math.abs(f0 / best - 1) * 100).toFixed(2)} % of F0 off`;
-  const simulated = () =>
-    simulateLoad({ shape: JAR, diffusivityM2PerS: BED, biot: 20, initialCelsius: 20, chamber: SIX_HOURS });
+  const simulated = () => simulateLoad({ ...GIVEN, shape: JAR });
   return [
     {
       what: `\`simulateLoad\` of the jar, ${off(simulated().coreF0)}`,
@@ -136,7 +130,7 @@ export function adiTimes(): readonly HeatTime[] {
       aim: 'a tenth of the next',
     },
     {
-      what: `the jar by alternating directions, 24 × 32 cells, half a minute, ${off(f0OfCurve(minutes, middleByAdi(jar)))}`,
+      what: `the jar by alternating directions, 24 × 32 cells, half a minute, ${off(f0OfCurve(GRID_MINUTES, middleByAdi(jar)))}`,
       times: timed(() => middleByAdi(jar), 9, 5),
       aim: '',
     },
@@ -151,18 +145,10 @@ export function gridTimes(): readonly HeatTime[] {
       ['block', BLOCK],
     ] as const
   ).map(([name, shape]) => {
-    const input = {
-      shape,
-      diffusivityM2PerS: BED,
-      biot: 20,
-      initialCelsius: 20,
-      chamber: SIX_HOURS,
-      stepMinutes: 0.5,
-    };
-    const minutes = Float64Array.from({ length: 721 }, (_, i) => i / 2);
-    const best = f0OfCurve(minutes, refinedCore({ ...input, cells: name === 'jar' ? 32 : 14 }));
+    const input = { ...GIVEN, shape, stepMinutes: GRID_STEP_MIN };
+    const best = f0OfCurve(GRID_MINUTES, refinedCore({ ...input, cells: name === 'jar' ? 32 : 14 }));
     const cells = [6, 8, 10, 12, 16, 20, 24, 32, 40].find(
-      (n) => Math.abs(f0OfCurve(minutes, coreByGrid({ ...input, cells: n })) / best - 1) < GRID_WITHIN,
+      (n) => Math.abs(f0OfCurve(GRID_MINUTES, coreByGrid({ ...input, cells: n })) / best - 1) < GRID_WITHIN,
     );
     const own = Math.abs(curve(shape) / best - 1);
     return {

@@ -57,9 +57,7 @@ async function moveSlider(minutes) {
     }
     if (now > 10_000) {
       throw new Error(
-        choice.textContent +
-          choice.querySelectorAll('input').length +
-          `The slider at ${box.value} min moved only ${Object.keys(found).join(', ') || 'nothing'}`,
+        `The slider at ${box.value} min moved only ${Object.keys(found).join(', ') || 'nothing'}`,
       );
     }
   }

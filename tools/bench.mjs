@@ -166,13 +166,17 @@ async function workerRows(browser) {
 
 /** What 95 of 100 stay below. */
 function share95(times) {
-  const sorted = [...times].sort((a, b) => a - b);
+  const sorted = rising(times);
   return Math.round(sorted[Math.floor(sorted.length * 0.95)]);
+}
+
+function rising(times) {
+  return [...times].sort((a, b) => a - b);
 }
 
 /** Below ten milliseconds with two digits. */
 function fineRow({ what, times, aim }) {
-  const sorted = [...times].sort((a, b) => a - b);
+  const sorted = rising(times);
   const ms = (value) => `${value < 10 ? value.toFixed(2) : Math.round(value)} ms`;
   return {
     what,
@@ -297,7 +301,7 @@ async function enter([selector, value]) {
 }
 
 function row(what, times) {
-  const sorted = [...times].sort((a, b) => a - b);
+  const sorted = rising(times);
   const ms = (value) => `${Math.round(value)} ms`;
   return {
     what,

@@ -12,7 +12,7 @@ import {
 import { cookRun, type CookId, type CookView, type House, type Spoilage } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { HouseStore } from '../data/store/house-store';
-import { recordWords } from '../data/words/verdict-words';
+import { recordWords, tellsOfLoad } from '../data/words/verdict-words';
 import { HeatService } from '../data/work/heat-service';
 
 /** What a cook is worth and how many of its vessels likely keep, in the words of its record. */
@@ -55,7 +55,7 @@ export class CookKeeps {
   }
 
   private async reckon(view: CookView, house: House | undefined, nowMs: number): Promise<void> {
-    const run = cookRun(view, nowMs);
+    const run = tellsOfLoad(view.verdict) ? cookRun(view, nowMs) : undefined;
     if (house === undefined || view.contents === undefined || run === undefined) {
       return;
     }

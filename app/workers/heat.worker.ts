@@ -60,6 +60,8 @@ async function newest<T>(kind: string, id: number, act: () => T): Promise<HeatAn
   if (latest.get(kind) !== id) {
     return { ok: false, superseded: true };
   }
+  // Nothing newer waits: kinds that come once must not pile up.
+  latest.delete(kind);
   try {
     return { ok: true, value: act() };
   } catch (error) {

@@ -31,12 +31,17 @@ export interface RecordWords {
   readonly keeping?: { readonly words: string; readonly tone: Tone; readonly each: string };
 }
 
+/** A cook that does not count, or is still on, has no load to speak of. */
+export function tellsOfLoad({ word }: CookVerdict): boolean {
+  return word !== 'void' && word !== 'open';
+}
+
 /** From calm to grave. */
 const TONES: readonly Tone[] = ['done', 'rye', 'beet'];
 
 /**
  * The two lines of a record. Neither is calmer than the other: a clock that ran its time is no comfort where many likely
- * sour, and heat is none where a proof failed. A cook that does not count, or is still on, has no load to speak of.
+ * sour, and heat is none where a proof failed.
  *
  * @param spoilage left out while it is reckoned
  */
@@ -44,7 +49,7 @@ export function recordWords(verdict: CookVerdict, spoilage?: Spoilage): RecordWo
   const told = verdict.reasons.filter((r) => !(verdict.word === 'proved' && r === 'held as planned'));
   const why = told.map((r) => REASONS[r]).join(' ');
   const own = verdictWord(verdict);
-  if (spoilage === undefined || verdict.word === 'void' || verdict.word === 'open') {
+  if (spoilage === undefined || !tellsOfLoad(verdict)) {
     return { ...own, why };
   }
   const load = spoilWords(spoilage);

@@ -1,13 +1,7 @@
 import { Injectable, inject } from '@angular/core';
-import {
-  learnedFrom,
-  planCook,
-  type CookPlan,
-  type CookWish,
-  type House,
-  type Learned,
-} from '../../../core/index';
+import { learnedFrom, planCook, type CookPlan, type CookWish, type Learned } from '../../../core/index';
 import { HouseStore } from '../store/house-store';
+import { KeptByHouse } from '../store/kept-by-house';
 import { MeasuredHolds } from './measured-holds';
 
 /**
@@ -18,7 +12,7 @@ import { MeasuredHolds } from './measured-holds';
 export class CookPlanner {
   private readonly store = inject(HouseStore);
   private readonly measured = inject(MeasuredHolds);
-  private readonly shown = new WeakMap<House, Map<string, Learned>>();
+  private readonly shown = new KeptByHouse<Learned>();
 
   /** @throws CoreError as `planCook` */
   plan(wish: CookWish): CookPlan {
@@ -29,15 +23,8 @@ export class CookPlanner {
   }
 
   /** What a cooker has shown of itself: not looked for at each key that is pressed. */
-  private learned(applianceId: string): Learned | undefined {
+  learned(applianceId: string): Learned | undefined {
     const house = this.store.house();
-    if (house === undefined) {
-      return undefined;
-    }
-    const ofHouse = this.shown.get(house) ?? new Map<string, Learned>();
-    this.shown.set(house, ofHouse);
-    const found = ofHouse.get(applianceId) ?? learnedFrom(house.cooks, applianceId);
-    ofHouse.set(applianceId, found);
-    return found;
+    return house && this.shown.of(house, applianceId, () => learnedFrom(house.cooks, applianceId));
   }
 }

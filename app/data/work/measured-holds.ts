@@ -1,7 +1,8 @@
 import { Injectable, inject, signal, untracked } from '@angular/core';
-import { holdForChance, type CookPlan, type House } from '../../../core/index';
+import { holdForChance, type CookPlan } from '../../../core/index';
 import { Time } from '../clock/time';
 import { HouseStore } from '../store/house-store';
+import { KeptByHouse } from '../store/kept-by-house';
 import { HeatService, NO_EVIDENCE, type Evidence } from './heat-service';
 
 /** Once something was measured, the hold is the one that nine vessels in ten reach the target with. */
@@ -22,8 +23,9 @@ export class MeasuredHolds {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
   private readonly known = signal<ReadonlyMap<string, MeasuredHold>>(new Map());
+  /** What the worker has not answered yet. */
   private readonly asked = new Set<string>();
-  private readonly evidence = new WeakMap<House, Map<string, Evidence>>();
+  private readonly evidence = new KeptByHouse<Evidence>();
 
   /** For the vessels and the chamber of a plan, whatever its hold; undefined where nothing was measured or while it is reckoned. */
   of({ contents, startC, ...plan }: CookPlan, roomC: number): MeasuredHold | undefined {
@@ -34,37 +36,28 @@ export class MeasuredHolds {
     const { boilC, chamberC, comeUpMinutes, ventMinutes, coolingRate } = plan;
     const planned = { roomC, boilC, chamberC, comeUpMinutes, ventMinutes, coolingRate };
     const key = JSON.stringify([contents, startC, planned, evidence]);
-    if (!this.asked.has(key)) {
+    const found = this.known().get(key);
+    if (found === undefined && !this.asked.has(key)) {
       this.asked.add(key);
       void this.heat.holds(key, contents, planned, startC, evidence).then((holds) => {
-        if (holds === undefined) {
-          this.asked.delete(key);
-          return;
+        this.asked.delete(key);
+        if (holds !== undefined) {
+          const hold = holdForChance(holds, WANTED_CHANCE) ?? 'none';
+          this.known.update((known) => new Map(known.size < MOST_KEPT ? known : []).set(key, hold));
         }
-        const hold = holdForChance(holds, WANTED_CHANCE) ?? 'none';
-        this.known.update((known) => new Map(known.size < MOST_KEPT ? known : []).set(key, hold));
       });
     }
-    return this.known().get(key);
+    return found;
   }
 
   /** What is known of such vessels; the same while nothing was added. */
   evidenceOf(contents: CookPlan['contents']): Evidence {
     const house = this.store.house();
-    if (house === undefined) {
-      return NO_EVIDENCE;
-    }
-    const ofHouse = this.evidence.get(house) ?? new Map<string, Evidence>();
-    this.evidence.set(house, ofHouse);
-    const key = `${contents.vessel.id} ${contents.stage}`;
-    const found =
-      ofHouse.get(key) ??
-      this.heat.evidence(
-        house,
-        contents,
-        untracked(() => this.time.now()),
-      );
-    ofHouse.set(key, found);
-    return found;
+    const nowMs = untracked(() => this.time.now());
+    return house === undefined
+      ? NO_EVIDENCE
+      : this.evidence.of(house, `${contents.vessel.id} ${contents.stage}`, () =>
+          this.heat.evidence(house, contents, nowMs),
+        );
   }
 }

@@ -104,10 +104,7 @@ export class Stove {
   /** A cooker that is not on; the main deed of the screen only when nothing else is. */
   protected readonly free = computed(() => freeCookers(this.store.house()).length > 0);
   protected readonly idle = computed(() => this.tasks().length === 0);
-  protected readonly lastCook = computed(() => {
-    const ended = (this.store.house()?.cooks ?? []).filter((c) => !isOn(c));
-    return ended[ended.length - 1];
-  });
+  protected readonly lastCook = computed(() => this.store.house()?.cooks.findLast((c) => !isOn(c)));
   protected readonly isWarm = computed(() => {
     const cooks = this.store.house()?.cooks ?? [];
     const inUse = this.appliance()?.id;

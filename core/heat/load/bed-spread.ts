@@ -23,3 +23,8 @@ const OWN: Readonly<Record<Kinship, number>> = {
 export function inCommon(kinship: Kinship): number {
   return 1 - OWN[kinship] / BED_SIGMA ** 2;
 }
+
+/** Standard deviation of what a vessel's bed has to itself, beside what those of one cook or of the whole trade share. */
+export function ownBedSigma(shared: Extract<Kinship, 'cook' | 'trade'>): number {
+  return Math.sqrt(1 - inCommon(shared));
+}

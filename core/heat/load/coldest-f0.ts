@@ -48,25 +48,34 @@ export const BEDS: readonly number[] = Array.from(
 const LOOKED_AT = [-2, 0, 2] as const;
 
 /**
- * What the coldest point of one run gets, whatever a draw says of it: by the bed, and moved by films, fill, air and gauge,
- * each by itself. Some four dozen runs are reckoned once; a draw then costs none.
+ * What the coldest point of one run gets, whatever a draw says of it: by the bed, and moved by all that is unsure beside it.
+ * Some four dozen runs are reckoned once; a draw then costs none.
  */
 export class ColdestF0 {
+  private readonly beside: BesideBed;
   private readonly logs: Float64Array;
-  private readonly shifts: readonly (readonly Shift[])[];
 
   constructor(run: Run) {
+    this.beside = new BesideBed(run);
     this.logs = Float64Array.from(BEDS, (bed) => Math.log(coldestF0(run, Float64Array.of(bed))));
-    this.shifts = LOOKED_AT.map((bed) => shiftsAt(run, bed));
   }
 
   /** F0 for a draw, min. */
   of(normals: ArrayLike<number>): number {
     const log = betweenBeds(normals[0] ?? 0, (bed) => this.logs[bed]!);
-    return Math.exp(log + this.lnFactorOf(normals));
+    return Math.exp(log + this.beside.lnFactorOf(normals));
+  }
+}
+
+/** How films, fill, air and gauge move F0 of a run, each by itself. */
+export class BesideBed {
+  private readonly shifts: readonly (readonly Shift[])[];
+
+  constructor(run: Run) {
+    this.shifts = LOOKED_AT.map((bed) => shiftsAt(run, bed));
   }
 
-  /** ln of what films, fill, air and gauge do to F0 if they are as a draw says. */
+  /** ln of what they do to F0 if they are as a draw says. */
   lnFactorOf(normals: ArrayLike<number>): number {
     const at = Math.min(LOOKED_AT[2], Math.max(LOOKED_AT[0], normals[0] ?? 0));
     const low = at < LOOKED_AT[1] ? 0 : 1;

@@ -1,7 +1,7 @@
 import { NORMAL_SUM } from '../../base/normal-sum.js';
-import type { Kinship } from '../load/bed-spread.js';
+import { ownBedSigma, type Kinship } from '../load/bed-spread.js';
 import type { Run } from '../load/run-heat.js';
-import { Survivors, ownBedSigma } from './survivors.js';
+import { Survivors } from './survivors.js';
 import { LOT_HARDNESS_SIGMA_LN, LOT_NUMBER_SIGMA_LN, sporesOf } from './spores.js';
 
 /** Standard normals for which an outcome is reckoned; between them it is straight. */
@@ -26,7 +26,7 @@ export function chanceTable(
 ): ChanceTable {
   const survivors = new Survivors(run);
   const own = ownBedSigma(shared);
-  const noise = Math.hypot(survivors.coldest.factorSigma, LOT_HARDNESS_SIGMA_LN);
+  const noise = Math.hypot(survivors.beside.factorSigma, LOT_HARDNESS_SIGMA_LN);
   const cells = new Map<string, number>();
   const meanAt = (bed: number, hardness: number, number: number) => {
     const { dMinutes, perUnit } = sporesOf(run.load.kind, { hardness, number });

@@ -62,7 +62,7 @@ function souredOf(law: Law, house: Float64Array, survivors: Survivors, random: R
       Math.sqrt(1 - ofCook) * law.unsure(random);
     const run = { load: { kind: 'solid' } } as Parameters<typeof sporesOfRow>[0];
     const { dMinutes, perUnit } = sporesOfRow(run, row);
-    const share = Math.exp(survivors.lnShare(bed, survivors.coldest.lnFactorOf(row), dMinutes));
+    const share = Math.exp(survivors.lnShare(bed, survivors.beside.lnFactorOf(row), dMinutes));
     soured += random() < law.spoils(DRY_G * perUnit * share) ? 1 : 0;
   }
   return soured;

@@ -1,9 +1,10 @@
+import { ownBedSigma } from '../load/bed-spread.js';
 import { effectiveCount, type Draws } from '../load/draws.js';
 import { HEAT_NORMALS } from '../load/uncertain-load.js';
 import type { Run } from '../load/run-heat.js';
 import { NORMAL_SUM } from '../../base/normal-sum.js';
 import { sporesOf, type Spores } from './spores.js';
-import { Survivors, ownBedSigma } from './survivors.js';
+import { Survivors } from './survivors.js';
 
 /** Like vessels of one cook. */
 export interface Vessels {
@@ -55,7 +56,7 @@ export function chancesOf({ run, each }: Vessels, { normals }: Pick<Draws, 'norm
   const own = ownBedSigma('cook');
   return normals.map((row) => {
     const { dMinutes, perUnit } = sporesOfRow(run, row);
-    const lnFactor = survivors.coldest.lnFactorOf(row);
+    const lnFactor = survivors.beside.lnFactorOf(row);
     return NORMAL_SUM.reduce((sum, [z, weight]) => {
       const left = each * perUnit * Math.exp(survivors.lnShare(row[0]! + own * z, lnFactor, dMinutes));
       return sum - weight * Math.expm1(-left);

@@ -23,7 +23,7 @@ describe('the table of survivors', () => {
       for (const row of draws) {
         const { dMinutes, perUnit } = sporesOfRow(run, row);
         const chance = (lnShare: number) => -Math.expm1(-each * perUnit * Math.exp(lnShare));
-        const table = chance(survivors.lnShare(row[0]!, survivors.coldest.lnFactorOf(row), dMinutes));
+        const table = chance(survivors.lnShare(row[0]!, survivors.beside.lnFactorOf(row), dMinutes));
         const one = chance(lnSurvivingShare(heatField(run, row), dMinutes));
         byTable += table / draws.length;
         byRun += one / draws.length;
@@ -41,7 +41,7 @@ describe('the table of survivors', () => {
       const row = Float64Array.of(bed);
       for (const dMinutes of [0.12, 0.3, 0.9]) {
         const own = lnSurvivingShare(heatField(run, row), dMinutes);
-        expect(survivors.coldest.lnFactorOf(row)).toBe(0);
+        expect(survivors.beside.lnFactorOf(row)).toBe(0);
         expect(Math.abs(survivors.lnShare(bed, 0, dMinutes) / own - 1)).toBeLessThan(0.01);
       }
     }
@@ -49,9 +49,9 @@ describe('the table of survivors', () => {
 
   it('knows how far films, fill, air and gauge move F0, and that a better film earns more', () => {
     const survivors = new Survivors(HELD.quart(75));
-    expect(survivors.coldest.lnFactorOf(Float64Array.of(0, 1, 0, 0, 0, 0))).toBeGreaterThan(0);
-    expect(survivors.coldest.lnFactorOf(Float64Array.of(0, 0, 0, 0, 0, 1))).toBeGreaterThan(0.1);
-    expect(survivors.coldest.factorSigma).toBeGreaterThan(0.1);
-    expect(survivors.coldest.factorSigma).toBeLessThan(0.6);
+    expect(survivors.beside.lnFactorOf(Float64Array.of(0, 1, 0, 0, 0, 0))).toBeGreaterThan(0);
+    expect(survivors.beside.lnFactorOf(Float64Array.of(0, 0, 0, 0, 0, 1))).toBeGreaterThan(0.1);
+    expect(survivors.beside.factorSigma).toBeGreaterThan(0.1);
+    expect(survivors.beside.factorSigma).toBeLessThan(0.6);
   });
 });

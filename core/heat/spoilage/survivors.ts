@@ -1,5 +1,4 @@
-import { BEDS, ColdestF0, betweenBeds } from '../load/coldest-f0.js';
-import { inCommon, type Kinship } from '../load/bed-spread.js';
+import { BEDS, BesideBed, betweenBeds } from '../load/coldest-f0.js';
 import type { Run } from '../load/run-heat.js';
 import { heatField, lnSurvivingShare } from './heat-field.js';
 
@@ -16,11 +15,11 @@ const [LEAST_LOG, MOST_LOG] = [-40, 40];
  * `survivors.spec.ts`).
  */
 export class Survivors {
-  readonly coldest: ColdestF0;
+  readonly beside: BesideBed;
   private readonly logs: readonly Float64Array[];
 
   constructor(run: Run) {
-    this.coldest = new ColdestF0(run);
+    this.beside = new BesideBed(run);
     this.logs = BEDS.map((bed) => {
       const field = heatField(run, Float64Array.of(bed));
       return Float64Array.from(LOG_D, (log) =>
@@ -33,7 +32,7 @@ export class Survivors {
    * ln of the share that lives.
    *
    * @param bed standard normal of the vessel's own bed
-   * @param lnFactor ln of F0 over that of a run in which all but the bed is middling: `coldest.lnFactorOf`
+   * @param lnFactor ln of F0 over that of a run in which all but the bed is middling: `beside.lnFactorOf`
    */
   lnShare(bed: number, lnFactor: number, dMinutes: number): number {
     const d = (Math.log(dMinutes) - lnFactor - LOG_D[0]!) / LOG_D_STEP;
@@ -47,9 +46,4 @@ export class Survivors {
       }),
     );
   }
-}
-
-/** Standard deviation of what a vessel's bed has to itself, beside what it shares. */
-export function ownBedSigma(shared: Extract<Kinship, 'cook' | 'trade'>): number {
-  return Math.sqrt(1 - inCommon(shared));
 }

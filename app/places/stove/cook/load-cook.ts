@@ -21,7 +21,6 @@ import {
   formatNumber,
   inCooker,
   VENT_MINUTES,
-  learnedFrom,
   planCook,
   shownGaugeKPa,
   tradeHold,
@@ -253,11 +252,9 @@ export class LoadCook {
   });
 
   /** What this cooker's earlier runs have shown. */
-  private readonly learned = computed(() => {
-    return learnedFrom(this.store.house()?.cooks ?? [], this.appliance()?.id ?? '');
-  });
+  private readonly learned = computed(() => this.planner.learned(this.appliance()?.id ?? ''));
   protected readonly learnedWords = computed(() =>
-    this.learned().cooks.water > 0 ? ', by what this cooker has lost before' : '',
+    (this.learned()?.cooks.water ?? 0) > 0 ? ', by what this cooker has lost before' : '',
   );
   protected readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
   /** A dial that was not tested within a year, or that reads wrong. */
