@@ -117,7 +117,7 @@ test('find, the day and the list of keys open by key and give the focus back', a
   await expect(page.getByRole('dialog')).toContainText('Undo, again for the one before');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
-  await page.getByRole('button', { name: /more$/ }).click();
+  await button(page, 'Today and after, the whole list').click();
   await expect(page.getByRole('dialog')).toContainText('Today and after');
 });
 

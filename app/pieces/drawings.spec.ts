@@ -66,8 +66,13 @@ describe('drawings', () => {
     expect(left('.band')).toEqual(['80%']);
     expect(left('.now')).toEqual(['60%']);
     expect(line.host.querySelector('.track')!.getAttribute('aria-label')).toBe('G27, full 1 to 5 Dec');
+    const text = line.host.querySelector<HTMLElement>('.text')!;
+    expect(text.classList).withContext('no room after its band').toContain('before');
+    expect(text.style.right).toBe('20%');
     await line.set('nowMs', 500);
     expect(left('.now')).toEqual(['100%']);
+    await line.set('toMs', 1000);
+    expect(left('.after')).toEqual(['10%']);
   });
 
   it('the cook’s curve names each step in a row of its own, those ahead with a dotted line', async () => {

@@ -22,9 +22,14 @@ import type { RunLineModel } from '../data/views/run-line-model';
           }
         </span>
         @if (labels() && !inside(band.fromMs, band.toMs)) {
-          <span class="text after" [class.rye]="band.due" [style.left.%]="to(band.toMs)">{{
-            band.label
-          }}</span>
+          <span
+            class="text"
+            [class]="sideOf(band.toMs)"
+            [class.rye]="band.due"
+            [style.left.%]="sideOf(band.toMs) === 'after' ? to(band.toMs) : null"
+            [style.right.%]="sideOf(band.toMs) === 'before' ? 100 - to(band.fromMs) : null"
+            >{{ band.label }}</span
+          >
         }
       }
       @for (dot of model().dots; track $index) {
@@ -83,16 +88,24 @@ import type { RunLineModel } from '../data/views/run-line-model';
       text-align: center;
     }
     .after,
+    .before,
     .next {
       top: 1px;
-      margin-left: 8px;
       padding: 0 6px;
       background: var(--ware);
+    }
+    .after,
+    .next {
+      margin-left: 8px;
+    }
+    .before {
+      margin-right: 8px;
     }
     .next {
       color: var(--soft);
     }
     .after.rye,
+    .before.rye,
     .next.rye {
       font-weight: 700;
       color: var(--rye-text);
@@ -149,6 +162,11 @@ export class RunLine {
 
   protected width(fromMs: number, toMs: number): number {
     return this.to(toMs) - this.to(fromMs);
+  }
+
+  /** A label that would run over the end of the line stands before its band. */
+  protected sideOf(toMs: number): 'before' | 'after' {
+    return 1 - this.to(toMs) / 100 > RunLine.ROOM_SHARE ? 'after' : 'before';
   }
 
   protected inside(fromMs: number, toMs: number): boolean {

@@ -123,7 +123,10 @@ export class VesselInspector {
     return house === undefined || this.isRun() ? '' : keepingWords(vessel, house, this.time.minute());
   });
   protected readonly fraction = computed(() => lastFraction(this.vessel()));
-  protected readonly forecast = computed(() => forecastVessel(this.vessel()));
+  protected readonly forecast = computed(() => {
+    const house = this.store.house();
+    return house && forecastVessel(house, this.vessel());
+  });
   protected readonly expected = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
     return forecast === undefined || at === undefined

@@ -46,7 +46,7 @@ describe('the Today line', () => {
     setup = await demoHouse();
     const today = await render(Today, dueNow());
     document.body.append(today.host);
-    today.host.style.width = '640px';
+    today.host.style.width = '420px';
     await today.settle();
     await new Promise((resolve) => setTimeout(resolve, 100));
     const line = today.host.querySelector('.line')!.getBoundingClientRect();

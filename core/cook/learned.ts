@@ -1,5 +1,5 @@
 import { median } from 'simple-statistics';
-import { coolingRateOf } from '../heat/cooling.js';
+import { coolingRateOf } from '../heat/cooling-by-readings.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import type { CookFacts } from './cook-heat.js';
 import { asProfile, readingsOf } from '../readings/measured.js';

@@ -2,7 +2,7 @@ import {
   HydrationMethod,
   TABLE_NAMES,
   expectedFraction,
-  fitColonization,
+  forecastTogether,
   hydrationSteps,
   planCook,
   readRow,
@@ -109,11 +109,10 @@ describe('what ships', () => {
         low: species.grainFullDay.low,
         high: species.grainFullDay.high,
       };
-      const before = fitColonization([], { prior });
+      const before = forecastTogether([], prior).batch;
       const day = Math.round(prior.fullDay * 0.5);
-      const ahead = fitColonization([{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }], {
-        prior,
-      });
+      const marks = [{ day, fraction: Math.min(1, expectedFraction(before, day) + 0.25) }];
+      const ahead = forecastTogether([{ marks }], prior).batch;
       expect(ahead.fullDay).withContext(species.id).toBeLessThan(before.fullDay);
     }
   });

@@ -1,2 +1,5 @@
-export { dayOfFraction, expectedFraction, fitColonization } from './fit-colonization.js';
-export type { ColonizationForecast, ColonizationMark, ColonizationPrior } from './fit-colonization.js';
+export { dayOfFraction, expectedFraction, forecastTogether } from './forecast.js';
+export type { BatchForecast, ColonizationForecast, ColonizationPrior } from './forecast.js';
+export { FULL } from './curve.js';
+export { hasStalled } from './stall.js';
+export type { ColonizationMark, VesselMarks } from './pooled-fit.js';

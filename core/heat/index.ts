@@ -44,14 +44,8 @@ export { radius, slab } from './conduction/directions.js';
 export { respond } from './conduction/respond.js';
 export { STEP_MINUTES, simulateLoad, type LoadHeat, type LoadInput } from './conduction/simulate-load.js';
 export { comeUpMinutes, heatingEnergyKJ, type LoadMasses } from './come-up.js';
-export {
-  coolingMinutes,
-  coolingRateOf,
-  excessAfter,
-  minutesToCool,
-  NATURAL_CONVECTION,
-  type CoolingInput,
-} from './cooling.js';
+export { coolingMinutes, excessAfter, NATURAL_CONVECTION } from './cooling.js';
+export { coolingRateOf, minutesToCool, type CoolingInput } from './cooling-by-readings.js';
 export {
   REFERENCE_C,
   equalLethalityHold,

@@ -26,7 +26,7 @@ describe('a house from any part of its history', () => {
         const due = dueItems(house, NOW);
         due.forEach((d) => expect(Number.isFinite(d.atMs)).toBeTrue());
         for (const view of house.vesselById.values()) {
-          const forecast = forecastVessel(view);
+          const forecast = forecastVessel(house, view);
           expect(
             forecast === undefined || (forecast.low <= forecast.fullDay && forecast.fullDay <= forecast.high),
           ).toBeTrue();

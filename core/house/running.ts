@@ -1,6 +1,7 @@
 import type { Batch } from '../record/batch.js';
 import { heldAtFirst } from '../culture/amounts.js';
-import { FULL, expectedFraction } from '../growth/fit-colonization.js';
+import { FULL } from '../growth/curve.js';
+import { expectedFraction } from '../growth/forecast.js';
 import type { Place } from '../record/entry.js';
 import { DAY_MS } from '../base/time.js';
 import type { BatchView, House, VesselView } from './derive/house.js';

@@ -1,4 +1,4 @@
-import { dayOfFraction } from '../growth/fit-colonization.js';
+import { dayOfFraction } from '../growth/forecast.js';
 import { DAY_MS } from '../base/time.js';
 import type { BatchView, VesselView } from './derive/house.js';
 import { expectedOf, runningVessels } from './running.js';

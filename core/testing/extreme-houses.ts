@@ -54,7 +54,7 @@ function askAll(records: Records): void {
   consequencesOf(house, []);
   for (const view of house.vesselById.values()) {
     if (house.troubles.length === 0) {
-      forecastVessel(view);
+      forecastVessel(house, view);
     }
   }
   for (const view of house.cooks) {

@@ -3,7 +3,7 @@ import { measureWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, dayWords, rangeWords, vesselCount } from '../../data/words/words';
 import {
   DAY_MS,
-  forecastVessel,
+  isStalled,
   isRunFull,
   lastFraction,
   type BatchView,
@@ -160,13 +160,13 @@ function shelfJar(view: VesselView): ShelfJar {
     number: view.vessel.number,
     fraction,
     letter: suspect?.letter ?? '',
-    word: suspect?.word ?? (forecastVessel(view)?.stalled === true ? 'slow' : ''),
+    word: suspect?.word ?? (isStalled(view) ? 'slow' : ''),
     label: `${view.code}, ${suspect?.word ?? percent}${shaken}`,
   };
 }
 
 function remarkOf(sound: readonly VesselView[]): string {
-  const stalled = sound.filter((v) => forecastVessel(v)?.stalled === true);
+  const stalled = sound.filter(isStalled);
   const full = sound.filter(isRunFull).length;
   const words = [
     full > 0 && full < sound.length ? `${full} run to the glass.` : '',

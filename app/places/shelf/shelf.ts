@@ -215,7 +215,7 @@ export class Shelf {
     const house = this.store.house();
     for (const id of ids) {
       const view = house?.vesselById.get(id);
-      const forecast = view && forecastVessel(view);
+      const forecast = view && house && forecastVessel(house, view);
       if (view !== undefined && forecast !== undefined) {
         const day = (this.time.now() - Date.parse(view.state.inoculatedAt ?? '')) / DAY_MS;
         const fraction = Math.max(

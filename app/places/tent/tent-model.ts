@@ -33,7 +33,7 @@ export function tentBlocks(house: House, nowMs: number): readonly TentBlock[] {
     (v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'),
   );
   return views
-    .map((view) => tentBlock(view, nowMs))
+    .map((view) => tentBlock(house, view, nowMs))
     .sort(
       (a, b) =>
         rank(a) - rank(b) ||
@@ -46,10 +46,10 @@ function rank(block: TentBlock): number {
   return block.view.state.phase === 'opened' ? 0 : 1;
 }
 
-function tentBlock(view: VesselView, nowMs: number): TentBlock {
+function tentBlock(house: House, view: VesselView, nowMs: number): TentBlock {
   const { state, species } = view;
   if (state.phase === 'running') {
-    return runningBlock(view, nowMs);
+    return runningBlock(house, view, nowMs);
   }
   const cut = nextCutMs(view) ?? nowMs;
   const last = state.harvests[state.harvests.length - 1];
@@ -69,8 +69,8 @@ function tentBlock(view: VesselView, nowMs: number): TentBlock {
   };
 }
 
-function runningBlock(view: VesselView, nowMs: number): TentBlock {
-  const forecast = forecastVessel(view);
+function runningBlock(house: House, view: VesselView, nowMs: number): TentBlock {
+  const forecast = forecastVessel(house, view);
   const start = Date.parse(view.state.inoculatedAt ?? new Date(nowMs).toISOString());
   const full = isRunFull(view);
   return {

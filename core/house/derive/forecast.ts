@@ -1,43 +1,70 @@
 import {
-  fitColonization,
+  checkedPrior,
+  forecastTogether,
   type ColonizationForecast,
-  type ColonizationMark,
-} from '../../growth/fit-colonization.js';
+  type ColonizationPrior,
+} from '../../growth/forecast.js';
+import type { ColonizationMark } from '../../growth/pooled-fit.js';
+import { hasStalled } from '../../growth/stall.js';
 import type { Batch } from '../../record/batch.js';
 import type { Species } from '../../record/definitions.js';
-import type { VesselState } from './vessel-state.js';
-import type { VesselView } from './house.js';
+import type { VesselId } from '../../record/ids.js';
 import { DAY_MS } from '../../base/time.js';
+import type { House, VesselView } from './house.js';
+import type { VesselState } from './vessel-state.js';
 
 /** What runs through grain or wood can be foretold; plates are measured, and broth is looked at. */
 export function isForetold({ stage, plan }: Pick<Batch, 'stage' | 'plan'>): boolean {
   return plan !== undefined && (stage === 'grain' || stage === 'bulk');
 }
 
-/** Forecast of one vessel from its own marks. */
-export function forecastVessel(view: VesselView): ColonizationForecast | undefined {
-  return view.state.inoculatedAt === undefined || !isForetold(view.batch)
-    ? undefined
-    : fitColonization(marksOf(view.state), { prior: priorFor(view.batch, view.species) });
+/** Forecasts of a batch and of its sound, running vessels, by id. */
+export interface BatchForecasts {
+  readonly batch: ColonizationForecast;
+  readonly vessels: ReadonlyMap<VesselId, ColonizationForecast>;
 }
 
-/** Forecast of a batch from the marks of all its sound vessels. */
-export function forecastBatch(
+/**
+ * Forecasts from the marks of all sound vessels at once, reckoned when they are first asked for: of most batches of a large
+ * house nobody asks.
+ *
+ * @throws CoreError now, for a species whose range says nothing
+ */
+export function forecaster(
   batch: Batch,
   vessels: readonly VesselView[],
   species: Species | undefined,
-): ColonizationForecast {
-  const sound = vessels.filter((v) => v.state.suspect === undefined && v.state.phase !== 'gone');
-  return fitColonization(
-    sound.flatMap((v) => marksOf(v.state)),
-    { prior: priorFor(batch, species) },
-  );
+): () => BatchForecasts {
+  const prior = checkedPrior(priorFor(batch, species));
+  let told: BatchForecasts | undefined;
+  return () => (told ??= foretold(vessels, prior));
 }
 
-function priorFor(
-  batch: Batch,
-  species: Species | undefined,
-): { fullDay: number; low: number; high: number } | undefined {
+function foretold(vessels: readonly VesselView[], prior: ColonizationPrior): BatchForecasts {
+  const sound = vessels.filter(
+    ({ state }) => state.inoculatedAt !== undefined && state.suspect === undefined && state.phase !== 'gone',
+  );
+  const { batch, vessels: each } = forecastTogether(
+    sound.map(({ state }) => ({ marks: marksOf(state), shakenDay: dayOf(state, state.shakenAt) })),
+    prior,
+  );
+  return { batch, vessels: new Map(sound.map((v, i) => [v.vessel.id, each[i]!])) };
+}
+
+/** Forecast of one vessel, from its own marks and those of its siblings; of a sound one that runs. */
+export function forecastVessel(
+  { batchById }: Pick<House, 'batchById'>,
+  { vessel, batch }: VesselView,
+): ColonizationForecast | undefined {
+  return batchById.get(batch.id)?.vesselForecasts.get(vessel.id);
+}
+
+/** Whether a vessel gained nothing over the last days, well short of full. */
+export function isStalled({ batch, state }: VesselView): boolean {
+  return isForetold(batch) && state.inoculatedAt !== undefined && hasStalled(marksOf(state));
+}
+
+function priorFor(batch: Batch, species: Species | undefined): ColonizationPrior | undefined {
   const figure = batch.stage === 'bulk' ? species?.blockFullDay : species?.grainFullDay;
   if (figure === undefined) {
     return undefined;
@@ -49,9 +76,17 @@ function priorFor(
 }
 
 function marksOf(state: VesselState): ColonizationMark[] {
-  const start = Date.parse(state.inoculatedAt ?? '');
-  return state.marks.flatMap((m) => {
-    const day = (Date.parse(m.at) - start) / DAY_MS;
-    return day >= 0 && day <= 400 ? [{ day, fraction: m.fraction }] : [];
-  });
+  return state.marks
+    .flatMap((m) => {
+      const day = dayOf(state, m.at);
+      return day === undefined ? [] : [{ day, fraction: m.fraction }];
+    })
+    .sort((a, b) => a.day - b.day);
 }
+
+/** Days since inoculation; undefined before it, and for what is too long ago to matter. */
+function dayOf({ inoculatedAt }: VesselState, at: string | undefined): number | undefined {
+  const day = (Date.parse(at ?? '') - Date.parse(inoculatedAt ?? '')) / DAY_MS;
+  return day >= 0 && day <= MOST_DAYS ? day : undefined;
+}
+const MOST_DAYS = 400;

@@ -1,6 +1,6 @@
 import type { CookFacts } from '../../cook/cook-heat.js';
 import type { CookVerdict } from '../../cook/verdict.js';
-import type { ColonizationForecast } from '../../growth/fit-colonization.js';
+import type { ColonizationForecast } from '../../growth/forecast.js';
 import type { Batch, Vessel } from '../../record/batch.js';
 import type { CultureUnit } from '../../record/culture.js';
 import type { Household, Isolate, Species } from '../../record/definitions.js';
@@ -70,6 +70,8 @@ export interface BatchView {
   readonly putAwayAt?: string;
   /** Shared by the sound, running vessels; absent before inoculation. */
   readonly forecast?: ColonizationForecast;
+  /** Of each of them; empty before inoculation. */
+  readonly vesselForecasts: ReadonlyMap<VesselId, ColonizationForecast>;
 }
 
 export interface CookView extends CookFacts {

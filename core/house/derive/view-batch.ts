@@ -4,8 +4,10 @@ import type { Fact } from '../../record/effective.js';
 import { WATER } from '../../record/entry.js';
 import type { BatchView, VesselView } from './house.js';
 import type { Attempt } from './attempt.js';
-import { forecastBatch, isForetold } from './forecast.js';
+import { forecaster, isForetold, type BatchForecasts } from './forecast.js';
 import { lastOf } from './last-of.js';
+
+const NO_FORECASTS: BatchForecasts['vessels'] = new Map();
 
 /**
  * A batch with its vessels and where it stands in being made ready.
@@ -24,6 +26,10 @@ export function viewBatch(
   const weighed = lastOf(facts, 'weighed');
   const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
   const species = vessels.find((v) => v.species !== undefined)?.species;
+  const foretell =
+    isForetold(batch) && inoculatedAtMs !== undefined
+      ? attempt('forecast', () => forecaster(batch, vessels, species))
+      : undefined;
   return {
     batch,
     code,
@@ -44,10 +50,12 @@ export function viewBatch(
     inoculatedAtMs,
     notes: facts.filter((f) => f.kind === 'batchNoted'),
     putAwayAt: lastOf(facts, 'putAway')?.at,
-    forecast:
-      isForetold(batch) && inoculatedAtMs !== undefined
-        ? attempt('forecast', () => forecastBatch(batch, vessels, species))
-        : undefined,
+    get forecast() {
+      return foretell?.().batch;
+    },
+    get vesselForecasts() {
+      return foretell?.().vessels ?? NO_FORECASTS;
+    },
   };
 }
 
