@@ -125,13 +125,13 @@ test('the walk along the shelf goes by digits, one press a jar', async ({ page }
   await openDemo(page, 'shelf');
   await expect(button(page, /^Walk the shelf/)).toBeVisible();
   await page.keyboard.press('i');
-  await expect(page.getByText('1 of 47, day 11')).toBeVisible();
+  await expect(page.getByText('1 of 48, day 11')).toBeVisible();
   await expect(page.getByText('Keys: 1 is 10 %, 9 is 90 %, 0 is 100 %')).toBeVisible();
   await page.keyboard.press('4');
-  await expect(page.getByText('2 of 47')).toBeVisible();
+  await expect(page.getByText('2 of 48')).toBeVisible();
   await expect(button(page, 'G27-1, 40 %')).toBeVisible();
   await page.keyboard.press('0');
-  await expect(page.getByText('3 of 47')).toBeVisible();
+  await expect(page.getByText('3 of 48')).toBeVisible();
   await expect(button(page, 'G27-2, 100 %')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(button(page, /^Walk the shelf/)).toBeVisible();

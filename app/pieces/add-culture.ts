@@ -17,7 +17,8 @@ import {
   receivedAs,
   type CultureForm,
   type Isolate,
-  type Place,
+  EMPTY_HOUSE,
+  placesInUse,
   type Species,
 } from '../../core/index';
 import { Time } from '../data/clock/time';
@@ -78,7 +79,7 @@ const ANOTHER = 'another-species';
         <nw-told-amount [of]="amount" />
         <div class="two">
           <nw-date-field name="Came on" [control]="form.controls.came" [latest]="today()" />
-          <nw-choice-field name="Kept in the" [control]="form.controls.place" [options]="places" />
+          <nw-choice-field name="Where it is kept" [control]="form.controls.place" [options]="places()" />
         </div>
         <nw-told-origin [form]="form.controls.origin" [of]="cultureForm()" />
         <nw-text-field name="Note" [rows]="2" [longest]="2000" [control]="form.controls.note" />
@@ -131,10 +132,14 @@ export class AddCulture {
   protected readonly containers = computed<readonly Choice[]>(() =>
     this.vessels().map(({ id, name }) => ({ value: id, words: name })),
   );
-  protected readonly places: readonly Choice<Place>[] = [
-    { value: 'fridge', words: 'fridge' },
-    { value: 'shelf', words: 'shelf' },
-  ];
+  /** Cold first: most cultures are kept so. */
+  protected readonly places = computed<readonly Choice[]>(() => {
+    const house = this.store.house() ?? EMPTY_HOUSE;
+    return [...placesInUse(house, 'cold'), ...placesInUse(house, 'run')].map(({ id, name }) => ({
+      value: id,
+      words: name,
+    }));
+  });
   protected readonly speciesId = signal('black-poplar');
   protected readonly isAnother = computed(() => this.speciesId() === ANOTHER);
   protected readonly today = computed(() => startOfDay(this.time.minute()));
@@ -156,7 +161,7 @@ export class AddCulture {
     count: new FormControl('1', { nonNullable: true, validators: checkedBy(() => COUNT) }),
     amount: this.amount.controls,
     came: new FormControl<Date | null>(this.today()),
-    place: new FormControl<Place>('fridge', { nonNullable: true }),
+    place: new FormControl<string>('fridge', { nonNullable: true }),
     origin: originForm(),
     note: new FormControl('', { nonNullable: true }),
   });

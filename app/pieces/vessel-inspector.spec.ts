@@ -35,7 +35,7 @@ describe('one vessel, large', () => {
   it('says what it is, how old and when it should be full', async () => {
     await open('G27-15');
     expect(page.text()).toContain('Chestnut');
-    expect(page.text()).toMatch(/day 11, full \d+( \w+)? to \d+ Dec\./);
+    expect(page.text()).toMatch(/day 11, full \d+( \w+)? to \d+ Dec, stands: Wardrobe\./);
     expect(page.has('As forecast')).toBe(true);
     expect(page.host.querySelectorAll('.bands button').length).toBe(7);
   });
@@ -121,9 +121,9 @@ describe('one vessel, large', () => {
     await page.press('Shaken');
     await look('G27-15');
     expect((page.button('Shaken before') as HTMLButtonElement).disabled).toBe(true);
-    expect(page.has('To the fridge')).toBe(false);
+    expect(page.has('To: Fridge')).toBe(false);
     await page.press('More with G27-15');
-    await page.press('To the fridge');
+    await page.press('To: Fridge');
     await look('G27-15');
     expect(vessel('G27-15').state.place).toBe('fridge');
     await page.press('More with G27-15');

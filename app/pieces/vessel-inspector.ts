@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
@@ -19,17 +20,23 @@ import {
   BrothLook,
   DAY_MS,
   Contaminant,
+  EMPTY_HOUSE,
+  GrowthLook,
+  SuspectAt,
+  Wetness,
   expectedFraction,
   forecastVessel,
   formOf,
   formatNumber,
   givesOn,
+  isFruiting,
   isGrownEnough,
   isRunFull,
   lastFraction,
+  placeOfVessel,
+  placesInUse,
   type EntryOf,
   type Photo,
-  type Place,
   type Radius,
   type VesselView,
 } from '../../core/index';
@@ -39,10 +46,21 @@ import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
-import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS, dayWords, rangeWords } from '../data/words/words';
+import { GROWTH_LOOK_WORDS, SUSPECT_AT_WORDS, WETNESS_WORDS } from '../data/words/look-words';
+import { amountWords } from '../data/words/measure-words';
+import {
+  CONTAMINANT_WORDS,
+  FATE_WORDS,
+  PHASE_WORDS,
+  dayWords,
+  placeWords,
+  rangeWords,
+  suspectWords,
+} from '../data/words/words';
 import { Keys } from '../data/devices/keys';
 import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
+import { Fold } from './fold';
 import { Labels } from './labels';
 import { PhotoPicker } from './photo-picker';
 import { Photos } from './photos';
@@ -53,7 +71,9 @@ import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
 
 /** What was seen at one look. */
-type Seen = Partial<Pick<EntryOf<'inspected'>, 'fraction' | 'suspect' | 'radii' | 'broth'>>;
+type Seen = Partial<
+  Pick<EntryOf<'inspected'>, 'fraction' | 'suspect' | 'suspectAt' | 'watched' | 'cleared' | 'radii' | 'broth'>
+>;
 
 const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 
@@ -62,7 +82,10 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
   selector: 'nw-vessel-inspector',
   imports: [
     FateList,
+    Fold,
     MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
     MatMenu,
     MatMenuItem,
     MatMenuTrigger,
@@ -82,6 +105,8 @@ export class VesselInspector {
   readonly vessel = input.required<VesselView>();
   /** "4 of 53" during a walk; empty otherwise. */
   readonly place = input('');
+  /** How far the one before had run, where that can be pressed again. */
+  readonly before = input<number>();
   /** A look was saved; a walk moves on. */
   readonly looked = output();
   readonly closed = output();
@@ -99,6 +124,15 @@ export class VesselInspector {
     words: capital(BROTH_WORDS[look]),
   }));
   protected readonly suspecting = signal(false);
+  protected readonly wheres = SuspectAt.options.map((at) => ({ at, words: capital(SUSPECT_AT_WORDS[at]) }));
+  protected readonly where = signal<SuspectAt | undefined>(undefined);
+  protected readonly growthLooks = GrowthLook.options.map((look) => ({
+    look,
+    words: capital(GROWTH_LOOK_WORDS[look]),
+  }));
+  protected readonly growthLook = signal<GrowthLook | undefined>(undefined);
+  protected readonly wetnesses = Wetness.options.map((wet) => ({ wet, words: capital(WETNESS_WORDS[wet]) }));
+  protected readonly wetness = signal<Wetness | undefined>(undefined);
   protected readonly note = new FormControl('', { nonNullable: true });
   protected readonly noteText = valueOf(this.note);
   protected readonly photos = computed(() =>
@@ -149,17 +183,41 @@ export class VesselInspector {
     const at = state.inoculatedAt;
     const parts = [
       this.place(),
-      at === undefined || !this.isRunning()
-        ? PHASE_WORDS[state.phase]
-        : dayWords(Date.parse(at), this.time.now()),
+      this.isControl()
+        ? 'control, without a culture'
+        : at === undefined || !this.isRunning()
+          ? PHASE_WORDS[state.phase]
+          : dayWords(Date.parse(at), this.time.now()),
       this.isRunning() ? this.fullWords() : '',
+      this.isGone() || this.isUnmade() ? '' : `stands: ${this.hereName()}`,
     ].filter(Boolean);
     return `${parts.join(', ')}.`;
   });
   protected readonly suspect = computed(() => {
-    const { suspect } = this.vessel().state;
-    return suspect && CONTAMINANT_WORDS[suspect];
+    const { suspect, suspectWhere } = this.vessel().state;
+    return suspect && { ...CONTAMINANT_WORDS[suspect], words: suspectWords(suspect, suspectWhere) };
   });
+  protected readonly watched = computed(() => this.vessel().state.watchedAt !== undefined);
+  /** Nothing was said yet that a note or a photo alone would say. */
+  protected readonly saysNothing = computed(
+    () =>
+      this.noteText().trim() === '' &&
+      !this.hasPhoto() &&
+      this.growthLook() === undefined &&
+      this.wetness() === undefined,
+  );
+  protected readonly fruits = computed(() => isFruiting(this.vessel()));
+  /** What runs through may show pins before it has run full. */
+  protected readonly mayPin = computed(() => this.isRun() && this.isRunning() && !this.fruits());
+  protected readonly waits = computed(() => this.vessel().state.phase === 'cooked');
+  protected readonly isControl = computed(() => this.vessel().state.isControl === true);
+  protected readonly elsewhere = computed(() => {
+    const here = placeOfVessel(this.vessel());
+    return placesInUse(this.store.house() ?? EMPTY_HOUSE).filter((p) => p.id !== here);
+  });
+  protected readonly hereName = computed(() =>
+    placeWords(placeOfVessel(this.vessel()), this.store.house() ?? EMPTY_HOUSE),
+  );
   protected readonly history = computed(() => {
     const { state } = this.vessel();
     const line = (at: string, words: string) => ({
@@ -170,12 +228,19 @@ export class VesselInspector {
       ...(state.inoculatedAt === undefined ? [] : [line(state.inoculatedAt, 'inoculated')]),
       ...state.marks.map((m) => line(m.at, `${formatNumber(m.fraction * 100)} %`)),
       ...(state.shakenAt === undefined ? [] : [line(state.shakenAt, 'shaken')]),
-      ...(state.suspectAt === undefined ? [] : [line(state.suspectAt, this.suspect()?.word ?? 'suspect')]),
+      ...(state.suspectAt === undefined ? [] : [line(state.suspectAt, this.suspect()?.words ?? 'suspect')]),
+      ...(state.watchedAt === undefined ? [] : [line(state.watchedAt, 'to be watched')]),
+      ...state.cleared.map(({ at, of }) =>
+        line(at, of === undefined ? 'no doubt any more' : `no ${CONTAMINANT_WORDS[of].word} after all`),
+      ),
+      ...(state.openedAt === undefined ? [] : [line(state.openedAt, 'opened')]),
+      ...state.harvests.map((h) => line(h.at, `harvested, ${amountWords(h.massG)}`)),
       ...state.notes.map((n) => line(n.at, `“${n.text}”`)),
       ...(state.goneAt === undefined ? [] : [line(state.goneAt, this.goneWords())]),
     ].sort((a, b) => (a.at < b.at ? -1 : 1));
   });
   protected readonly isRunning = computed(() => this.vessel().state.phase === 'running');
+  private readonly isUnmade = computed(() => ['planned', 'cooking'].includes(this.vessel().state.phase));
   protected readonly isGone = computed(() => this.vessel().state.phase === 'gone');
   protected readonly isJar = computed(() => this.vessel().batch.stage === 'grain' && this.isRunning());
   protected readonly takesDigits = computed(() => this.place() !== '' && this.isRunning());
@@ -192,10 +257,8 @@ export class VesselInspector {
     effect(() => {
       id();
       untracked(() => {
-        this.suspecting.set(false);
         this.ending.set(false);
-        this.note.reset();
-        this.photo.set(undefined);
+        this.forget();
       });
     });
     const keys = inject(Keys);
@@ -225,8 +288,25 @@ export class VesselInspector {
   }
 
   protected suspectOf(kind: Contaminant): Promise<void> {
+    return this.save({ suspect: kind, suspectAt: this.where() });
+  }
+
+  protected watch(): Promise<void> {
+    return this.save({ watched: true });
+  }
+
+  protected clear(): Promise<void> {
+    return this.save({ cleared: true });
+  }
+
+  /** What was chosen for one look is not carried to the next, nor to another vessel. */
+  private forget(): void {
     this.suspecting.set(false);
-    return this.save({ suspect: kind });
+    this.where.set(undefined);
+    this.growthLook.set(undefined);
+    this.wetness.set(undefined);
+    this.note.reset();
+    this.photo.set(undefined);
   }
 
   protected saveNote(): Promise<void> {
@@ -264,20 +344,28 @@ export class VesselInspector {
     void this.journal.say({ kind: 'shaken', vesselIds: [this.vessel().vessel.id] });
   }
 
-  protected move(place: Place): void {
+  protected pins(): void {
+    void this.journal.say({ kind: 'pinned', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected keepAsControl(): void {
+    void this.journal.say({ kind: 'keptAsControl', vesselIds: [this.vessel().vessel.id] });
+  }
+
+  protected move(place: string): void {
     void this.journal.say({ kind: 'moved', vesselIds: [this.vessel().vessel.id], place });
   }
 
   private async save(seen: Seen): Promise<void> {
     const photo = this.photo();
     const note = this.noteText().trim() || undefined;
+    const looked = { look: this.growthLook(), wetness: this.wetness(), note, photoId: photo?.id };
     const saved = await this.journal.say(
-      { kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, note, photoId: photo?.id },
+      { kind: 'inspected', vesselIds: [this.vessel().vessel.id], ...seen, ...looked },
       photo,
     );
     if (saved) {
-      this.note.reset();
-      this.photo.set(undefined);
+      this.forget();
       this.looked.emit();
     }
   }

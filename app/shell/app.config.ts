@@ -12,7 +12,6 @@ import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from 
 import { provideServiceWorker } from '@angular/service-worker';
 import { WHICH_HOUSE } from '../data/store/which-house';
 import { FaultHandler } from './fault-handler';
-import { provideIcons } from './provide-icons';
 import { routes } from './routes';
 
 export const appConfig: ApplicationConfig = {
@@ -20,7 +19,6 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     { provide: ErrorHandler, useClass: FaultHandler },
     provideZonelessChangeDetection(),
-    provideIcons(),
     // Every route of the made-up house begins with /demo, so one address never shows the other's records.
     { provide: APP_BASE_HREF, useFactory: () => inject(WHICH_HOUSE).base },
     provideRouter(

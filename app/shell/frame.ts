@@ -26,6 +26,7 @@ import { shortTime } from '../data/words/words';
 import { Emblem } from '../pieces/emblem';
 import { Keys } from '../data/devices/keys';
 import { PLACES } from '../data/views/places';
+import { registerIcons } from './register-icons';
 import { Today } from './today';
 import { Dialogs } from '../pieces/dialogs';
 
@@ -114,6 +115,7 @@ export class Frame {
   private readonly minute = this.time.minute;
 
   constructor() {
+    registerIcons();
     const go = (path: string) => () => void this.router.navigateByUrl(`/${path}`);
     const remove = this.keys.add([
       ...PLACES.map(({ key, path, name }) => ({ key, words: name, act: go(path) })),

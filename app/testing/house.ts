@@ -1,6 +1,7 @@
 import {
   EnvironmentInjector,
   createEnvironmentInjector,
+  provideEnvironmentInitializer,
   provideZonelessChangeDetection,
   type EnvironmentProviders,
   type Provider,
@@ -22,7 +23,7 @@ import { Writer } from '../data/journal/writer';
 import { Notices } from '../data/store/notices';
 import { SteadyClock } from '../data/clock/steady-clock';
 import { Time } from '../data/clock/time';
-import { provideIcons } from '../shell/provide-icons';
+import { registerIcons } from '../shell/register-icons';
 import { WHICH_HOUSE, houseAt } from '../data/store/which-house';
 
 let made = 0;
@@ -61,7 +62,7 @@ async function specHouse(
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),
-      provideIcons(),
+      provideEnvironmentInitializer(registerIcons),
       provideRouter(anywhere),
       { provide: HOUSE_DB, useValue: db },
       { provide: WHICH_HOUSE, useValue: houseAt(path) },

@@ -156,7 +156,7 @@ export interface Refusals {
   'not-falling': { readonly celsius: readonly number[] };
   'bad-prior': { readonly low: number; readonly high: number };
   'not-found': {
-    readonly what: 'material' | 'cook' | 'vessel' | 'batch' | 'plan' | 'entry' | 'definition';
+    readonly what: 'material' | 'cook' | 'vessel' | 'batch' | 'plan' | 'entry' | 'definition' | 'place';
     readonly id: string;
   };
   'no-ingredient': object;

@@ -1,8 +1,8 @@
 import { DAY_MS } from '../base/time.js';
 import { formOf } from '../culture/form.js';
 import { keepsDays, type Keeping } from '../culture/keeping.js';
-import type { VesselView } from '../house/derive/house.js';
-import { placeOfVessel } from '../house/running.js';
+import type { House, VesselView } from '../house/derive/house.js';
+import { isKeptCold } from '../house/places.js';
 import type { Figure } from '../record/definitions.js';
 
 /** How long a vessel is kept by now, and how long it may be. */
@@ -18,10 +18,10 @@ export interface Keep {
 }
 
 /** The one reckoning of age and best-before: for the library and for what is held against a transfer. */
-export function keepOf(view: VesselView, nowMs: number): Keep {
+export function keepOf(view: VesselView, house: Pick<House, 'placeById'>, nowMs: number): Keep {
   const { batch, state } = view;
   const since = Date.parse(state.inoculatedAt ?? batch.origin?.on ?? batch.madeAt);
-  const keeping: Keeping = placeOfVessel(view) === 'fridge' ? 'cold' : 'room';
+  const keeping: Keeping = isKeptCold(view, house) ? 'cold' : 'room';
   // What came from elsewhere came wrapped.
   const isWrapped = state.wrappedAt !== undefined || batch.holds !== undefined;
   const keeps = keepsDays(formOf(batch), keeping, isWrapped);

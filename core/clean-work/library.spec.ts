@@ -35,10 +35,10 @@ describe('the library', () => {
       isolateId: 'bp',
       origin: { on: new Date(bench.day(-100)).toISOString().slice(0, 10) },
     });
-    const keep = keepOf(bench.view(spores), bench.day(10));
+    const keep = keepOf(bench.view(spores), bench.house, bench.day(10));
     expect([keep.days, keep.keeping, keep.word]).toEqual([110, 'cold', 'fresh']);
-    expect(keepOf(bench.view(spores), bench.day(150)).word).toBe('renew');
-    expect(keepOf(bench.view(spores), bench.day(300)).word).toBe('gamble');
+    expect(keepOf(bench.view(spores), bench.house, bench.day(150)).word).toBe('renew');
+    expect(keepOf(bench.view(spores), bench.house, bench.day(300)).word).toBe('gamble');
   });
 });
 

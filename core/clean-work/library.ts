@@ -41,7 +41,7 @@ export function libraryOf(house: House, nowMs: number): readonly LibraryEntry[] 
     if (view.isolate !== undefined && KEPT.has(form) && givesOn(view)) {
       byIsolate
         .get(view.isolate.id)
-        ?.push({ view, form, generation: generationOf(view, house), keep: keepOf(view, nowMs) });
+        ?.push({ view, form, generation: generationOf(view, house), keep: keepOf(view, house, nowMs) });
     }
   }
   return house.records.isolates

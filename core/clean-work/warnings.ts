@@ -50,7 +50,7 @@ export function warningsOf(
     ...sources.flatMap((s) => suspicion(s, house)),
     ...sources.flatMap((s) => testing(s, house, nowMs)),
     ...targets.flatMap((t) => notReady(t, house, nowMs)),
-    ...sources.flatMap((s) => ageing(s, nowMs)),
+    ...sources.flatMap((s) => ageing(s, house, nowMs)),
     ...generations(sources, targets, house),
     ...mixing(sources, together),
     ...woods(sources, targets),
@@ -60,7 +60,7 @@ export function warningsOf(
 
 /** What is held against a source whatever it is given to. */
 export function heldAgainst(source: VesselView, house: House, nowMs: number): readonly Held[] {
-  return [...suspicion(source, house), ...testing(source, house, nowMs), ...ageing(source, nowMs)];
+  return [...suspicion(source, house), ...testing(source, house, nowMs), ...ageing(source, house, nowMs)];
 }
 
 /** The same said of several vessels is said once. */
@@ -125,13 +125,13 @@ function notReady(target: VesselView, house: House, nowMs: number): Held[] {
   ];
 }
 
-function ageing(source: VesselView, nowMs: number): Held[] {
+function ageing(source: VesselView, house: House, nowMs: number): Held[] {
   const codes = [source.code];
   const form = formOf(source.batch);
   if (!isGrownEnough(source)) {
     return [{ warning: 'notFull', codes }];
   }
-  const { days, keeps, word } = keepOf(source, nowMs);
+  const { days, keeps, word } = keepOf(source, house, nowMs);
   const isGrownHere = source.batch.holds === undefined;
   const least =
     form === 'broth'

@@ -3,13 +3,13 @@ import { characteristicM } from '../heat/conduction/shape.js';
 import { respond } from '../heat/conduction/respond.js';
 import { excessAfter } from '../heat/cooling.js';
 import type { Likely } from '../heat/band/f0-band.js';
+import { shippedJars } from '../formula/shipped-jars.js';
 import type { ProfilePoint } from '../heat/lethality.js';
 import { valueAt } from '../heat/value-at.js';
 import { MINUTE_MS } from '../base/time.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { CookFacts } from './cook-heat.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
-import { shippedVessel } from './shipped-vessel.js';
 
 /** The middle must be below this before a culture goes in. Common practice, no source. */
 export const SAFE_CORE_C = 30;
@@ -74,7 +74,8 @@ const LONGEST_MIN = 2400;
 const SETTLE_MIN = 15;
 
 /** What the trade says its holds of. */
-const QUART: Contents = { vessel: shippedVessel('quart-jar'), stage: 'grain' };
+const [QUART_JAR] = shippedJars('2026-01-01T00:00:00.000Z').filter((jar) => jar.id === 'quart-jar');
+const QUART: Contents = { vessel: QUART_JAR!, stage: 'grain' };
 
 /** The same load is asked for at every look at the house. */
 const known = new Map<string, CoreCooling>();

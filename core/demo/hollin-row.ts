@@ -1,4 +1,4 @@
-import type { Household, Isolate, Material } from '../record/definitions.js';
+import type { Household, Isolate, Material, Place } from '../record/definitions.js';
 import type { Records } from '../record/tables.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
@@ -41,6 +41,7 @@ export function hollinRow(
       ...shippedDefinitions(updatedAt),
       materials: shippedDefinitions(updatedAt).materials.map((m) => withShelf(m, SHELF[m.id], updatedAt)),
       household: [house],
+      places: shippedDefinitions(updatedAt).places.map((p) => ({ ...p, ...PLACES[p.id], updatedAt })),
       isolates: [
         isolate('bp-alder', 'black-poplar', 'BP-Alder'),
         isolate('cn-ridge', 'chestnut', 'CN-Ridge'),
@@ -57,6 +58,7 @@ export function hollinRow(
   addShelf(demo, day, cultures);
   addCultureWork(demo, day, cultures);
   addToday(demo, nowMs);
+  addTubs(demo, day, spawn);
   return { ...demo.records, readings: tentClimate(nowMs) };
 }
 
@@ -71,6 +73,12 @@ const SHELF: Readonly<Record<string, { pricePerKg: number; massG?: number; lot?:
   'soy-hull': { pricePerKg: 0.8, massG: 6000 },
   'malt-dry': { pricePerKg: 14, massG: 800 },
   agar: { pricePerKg: 62, massG: 250 },
+};
+
+/** What the made-up household calls its places, and what it keeps them at. */
+const PLACES: Readonly<Record<string, Partial<Place>>> = {
+  shelf: { name: 'Wardrobe', setC: 24, holds: 72 },
+  tent: { name: 'Tent', holds: 8 },
 };
 
 function withShelf(
@@ -335,4 +343,15 @@ function addToday(demo: DemoBuilder, nowMs: number): void {
   const heldMinutes = 52;
   const comeUpMinutes = 38;
   demo.cook(nowMs - (heldMinutes + comeUpMinutes) * MINUTE_MS, 14, g28, { until: 'atPressure' });
+}
+
+/** Two tubs of straw that run on the wardrobe's floor; one bears early, with its lid on. */
+function addTubs(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSummer>): void {
+  const b29 = demo.medium(day(19, 13), 29, 'straw', 'tub-12', 2);
+  demo.spawn(day(18, 9), b29, spawn.g18.slice(3), 200);
+  demo.look(day(10, 8), b29, 0.32);
+  demo.look(day(4, 8), b29, 0.66);
+  demo.say(day(3, 8), { kind: 'pinned', vesselIds: [b29[1]!] });
+  demo.say(day(1, 9.7), { kind: 'placeRead', placeId: 'shelf', celsius: 25.3 });
+  demo.say(day(1, 9.8), { kind: 'placeRead', placeId: 'tent', celsius: 17.2 });
 }

@@ -1,11 +1,9 @@
 import type { VesselType } from '../record/definitions.js';
-import { UNITS } from '../quantity/units.js';
+import { JAR_LIMIT, shippedJars } from './shipped-jars.js';
 import { boxMl, cylinderMl, pluralOf } from './vessel-size.js';
 
 const NOMINAL = 'nominal capacity; mass from memory';
 const PRACTICE = 'common practice, no source';
-/** Never above three quarters: the culture must breathe and the jar must shake. Common practice, no source. */
-const JAR_LIMIT = 0.75;
 /** Liquids boil over above half. Common practice, no source. */
 const BOTTLE_LIMIT = 0.5;
 /** A dish fuller than this spills when it is carried. Common practice, no source. */
@@ -16,38 +14,13 @@ type Common = { readonly schemaVersion: 1; readonly updatedAt: string };
 export function shippedVesselTypes(updatedAt: string): readonly VesselType[] {
   const common: Common = { schemaVersion: 1, updatedAt };
   return [
-    ...jars(common),
+    ...shippedJars(updatedAt),
     ...bags(common),
     ...dishes(common),
     ...slants(common),
     ...bottles(common),
     ...syringes(common),
     ...tubs(common),
-  ];
-}
-
-function jars(common: Common): VesselType[] {
-  const jar = (id: string, name: string, capacityMl: number, emptyG: number): VesselType => ({
-    ...common,
-    id,
-    name,
-    plural: pluralOf(name),
-    kind: 'jar',
-    capacityMl,
-    fillLimit: JAR_LIMIT,
-    usualFill: 2 / 3,
-    emptyG,
-    source: NOMINAL,
-  });
-  const quart = UNITS.quart.size;
-  return [
-    jar('pint-jar', 'pint jar', quart / 2, 290),
-    jar('quart-jar', 'quart jar', quart, 450),
-    jar('half-gallon-jar', 'half-gallon jar', quart * 2, 820),
-    jar('half-litre-jar', 'half-liter jar', 500, 300),
-    jar('jar-720', '720 ml jar', 720, 340),
-    jar('litre-jar', 'liter jar', 1000, 470),
-    jar('jar-1500', '1.5 l jar', 1500, 620),
   ];
 }
 

@@ -12,6 +12,7 @@ import {
   type VesselMarks,
 } from './pooled-fit.js';
 import { hasStalled } from './stall.js';
+import type { WarmClock } from './warm-clock.js';
 
 /** What is expected before any mark: the species' usual full day, with its 8-in-10 range. */
 export interface ColonizationPrior {
@@ -32,6 +33,8 @@ export interface ColonizationForecast {
   readonly curves: readonly WeighedCurve[];
   readonly shakenDay?: number;
   readonly converged: boolean;
+  /** How its days are counted where it is warmer or colder than usual: curves and the shake go by it. */
+  readonly clock?: WarmClock;
 }
 
 export interface WeighedCurve extends Pick<FittedVessel, 'curve' | 'lnSpeed'> {
@@ -160,20 +163,35 @@ function below(z: number): number {
   return 1 / (1 + Math.exp(-1.5976 * z - 0.07056 * z ** 3));
 }
 
+/** A forecast in days as growth counts them, told in days of the calendar. */
+export function onClock(forecast: ColonizationForecast, clock: WarmClock | undefined): ColonizationForecast {
+  return clock === undefined
+    ? forecast
+    : {
+        ...forecast,
+        clock,
+        fullDay: clock.dayOf(forecast.fullDay),
+        low: clock.dayOf(forecast.low),
+        high: clock.dayOf(forecast.high),
+      };
+}
+
 /** Fraction expected on a day by a forecast. */
 export function expectedFraction(
-  { curves, shakenDay }: Pick<ColonizationForecast, 'curves' | 'shakenDay'>,
+  { curves, shakenDay, clock }: Pick<ColonizationForecast, 'curves' | 'shakenDay' | 'clock'>,
   day: number,
 ): number {
+  const grown = clock?.grownBy(day) ?? day;
   return curves.reduce(
-    (sum, { curve, lnSpeed, weight }) => sum + weight * fractionOf(curve, unshaken(day, shakenDay, lnSpeed)),
+    (sum, { curve, lnSpeed, weight }) =>
+      sum + weight * fractionOf(curve, unshaken(grown, shakenDay, lnSpeed)),
     0,
   );
 }
 
 /** Day on which a forecast reaches a fraction, 0 to 1 exclusive; the inverse of `expectedFraction`. */
 export function dayOfFraction(
-  forecast: Pick<ColonizationForecast, 'curves' | 'shakenDay'>,
+  forecast: Pick<ColonizationForecast, 'curves' | 'shakenDay' | 'clock'>,
   fraction: number,
 ): number {
   return bisected(0, LATEST_DAY, DAY_WITHIN, (day) => expectedFraction(forecast, day) >= fraction);

@@ -95,7 +95,7 @@ describe('one family of curves', () => {
           expect(fit.vessels[0]!.curve.midShare).toBeCloseTo(midShare, 2);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 600 },
     );
   });
 });

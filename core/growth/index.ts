@@ -3,3 +3,5 @@ export type { BatchForecast, ColonizationForecast, ColonizationPrior } from './f
 export { FULL } from './curve.js';
 export { hasStalled } from './stall.js';
 export type { ColonizationMark, VesselMarks } from './pooled-fit.js';
+export { cardinalOf, growthRateAt, type CardinalC } from './temperature-response.js';
+export { WarmClock, type RateFrom } from './warm-clock.js';

@@ -54,6 +54,8 @@ export const VESSEL_SIGMA = 0.1;
 /** Half is there at about 60 % of the full day (from memory). */
 const MID_SHARE: Normal = { mean: 0.6, sigma: 0.1 };
 const MID_BOUNDS = [0.3, 0.9] as const;
+/** Where the middle may be looked for when the first way ended at a bound. */
+const OTHER_STARTS = [0.45, 0.75] as const;
 /** Between the lag and the middle. */
 const LEAST_RISE = 0.1;
 /** How much quicker it runs after a shake than before, ln; from memory. */
@@ -82,7 +84,48 @@ export function fitPooled(
   midShare: Normal = MID_SHARE,
 ): PooledFit {
   const priors = [prior, midShare, LN_SPEED] as const;
-  let at: Point = [prior.mean, Math.max(midShare.mean, shape.lagShare + LEAST_RISE), LN_SPEED.mean];
+  const from = (lnFull: number, mid: number) =>
+    descended(vessels, shape, [lnFull, Math.max(mid, shape.lagShare + LEAST_RISE), LN_SPEED.mean], priors);
+  let best = from(prior.mean, midShare.mean);
+  if (isAtBound(best.at, shape)) {
+    // A step too far may end in a corner that is no optimum: others are tried, and the best is kept.
+    for (const mid of OTHER_STARTS) {
+      const other = from(best.at[0], mid);
+      best = other.here.misfit < best.here.misfit ? other : best;
+    }
+    const lastDay = Math.max(1, ...vessels.flatMap(({ marks }) => marks.map((m) => m.day)));
+    const late = from(Math.log(lastDay), midShare.mean);
+    best = late.here.misfit < best.here.misfit ? late : best;
+  }
+  const { at, owns, here, converged } = best;
+  const covariance = inverse(here.normal);
+  const sums = new VesselSums();
+  return {
+    vessels: vessels.map((vessel, i) => {
+      sums.take(vessel, shape, at, owns[i]!);
+      return fitted(vessel, shape, at, owns[i]!, sums, covariance);
+    }),
+    unseen: fitted({ marks: [] }, shape, at, 0, sums.none(), covariance),
+    lnEvidence: -(here.misfit + here.lnSpread + Math.log(determinant(here.normal))) / 2,
+    converged,
+  };
+}
+
+interface Descended {
+  readonly at: Point;
+  readonly owns: Float64Array<ArrayBuffer>;
+  readonly here: Sums;
+  readonly converged: boolean;
+}
+
+/** Down from one point to where no step betters it. */
+function descended(
+  vessels: readonly VesselMarks[],
+  shape: CurveShape,
+  start: Point,
+  priors: readonly Normal[],
+): Descended {
+  let at = start;
   let owns = new Float64Array(vessels.length);
   let here = summed(vessels, shape, at, owns, priors);
   let [damping, converged] = [1e-3, false];
@@ -100,17 +143,7 @@ export function fitPooled(
       converged = damping > MOST_DAMPING;
     }
   }
-  const covariance = inverse(here.normal);
-  const sums = new VesselSums();
-  return {
-    vessels: vessels.map((vessel, i) => {
-      sums.take(vessel, shape, at, owns[i]!);
-      return fitted(vessel, shape, at, owns[i]!, sums, covariance);
-    }),
-    unseen: fitted({ marks: [] }, shape, at, 0, sums.none(), covariance),
-    lnEvidence: -(here.misfit + here.lnSpread + Math.log(determinant(here.normal))) / 2,
-    converged,
-  };
+  return { at, owns, here, converged };
 }
 
 interface Sums {
@@ -266,10 +299,19 @@ function fitted(
 }
 
 /** A step that stays where curves are curves. */
-function moved(at: Point, step: Float64Array, { lagShare }: CurveShape): Point {
+/** Where the middle may lie. */
+function midBounds({ lagShare }: CurveShape): readonly [least: number, most: number] {
+  return [Math.max(MID_BOUNDS[0], lagShare + LEAST_RISE), MID_BOUNDS[1]];
+}
+
+function isAtBound([, mid]: Point, shape: CurveShape): boolean {
+  return midBounds(shape).includes(mid);
+}
+
+function moved(at: Point, step: Float64Array, shape: CurveShape): Point {
   const [lnFull, mid, lnSpeed] = at.map(
     (value, n) => value + Math.min(MOST_STEP, Math.max(-MOST_STEP, step[n]!)),
   ) as [number, number, number];
-  const least = Math.max(MID_BOUNDS[0], lagShare + LEAST_RISE);
-  return [lnFull, Math.min(MID_BOUNDS[1], Math.max(least, mid)), lnSpeed];
+  const [least, most] = midBounds(shape);
+  return [lnFull, Math.min(most, Math.max(least, mid)), lnSpeed];
 }

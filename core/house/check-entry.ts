@@ -33,6 +33,23 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
   if (entry.kind === 'cultureTold') {
     checkTold(house, entry);
   }
+  const placeId = placeNamed(entry);
+  if (placeId !== undefined && !house.placeById.has(placeId)) {
+    throw new CoreError('not-found', { what: 'place', id: placeId });
+  }
+}
+
+/** Key of the place that an entry speaks of. */
+function placeNamed(entry: Entry): string | undefined {
+  switch (entry.kind) {
+    case 'moved':
+    case 'opened':
+      return entry.place;
+    case 'placeRead':
+      return entry.placeId;
+    default:
+      return undefined;
+  }
 }
 
 /** What came was at least what was taken of it, in the unit of such a culture. */

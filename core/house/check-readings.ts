@@ -17,8 +17,11 @@ export function checkReadings(
 ): void {
   const { kind, id } = partsOfSubject(subject);
   const isHere =
-    kind === 'place' ||
-    (kind === 'cook' ? house.cookById.has(id as CookId) : house.vesselById.has(id as VesselId));
+    kind === 'place'
+      ? house.placeById.has(id)
+      : kind === 'cook'
+        ? house.cookById.has(id as CookId)
+        : house.vesselById.has(id as VesselId);
   if (!isHere) {
     throw new CoreError('not-found', { what: kind, id });
   }

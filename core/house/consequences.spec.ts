@@ -26,14 +26,16 @@ describe('what follows from a correction', () => {
   });
 
   it('names every later entry that would no longer be possible', () => {
-    const opened = house.facts.find(
+    const sown = house.facts.find(
       (f) =>
-        f.kind === 'opened' &&
+        f.kind === 'inoculated' &&
         house.facts.some((h) => h.kind === 'harvested' && h.vesselIds.some((id) => f.vesselIds.includes(id))),
     )!;
-    const found = consequencesOf(house, [strike(opened.id)]);
-    expect(found.some((i) => i.fact.kind === 'harvested')).toBeTrue();
-    expect(refused('wrong-phase', { wanted: 'opened' })(found[0]!.cause)).toBeTrue();
+    const found = consequencesOf(house, [strike(sown.id)]);
+    const opened = found.find((i) => i.fact.kind === 'opened')!;
+    expect(refused('wrong-phase', { wanted: 'inoculated' })(opened.cause)).toBeTrue();
+    const all = struckWith(house, [sown.id], strike);
+    expect(all.some((i) => i.fact.kind === 'harvested')).toBeTrue();
   });
 
   it('names the steps of a cook whose load is struck', () => {

@@ -294,7 +294,7 @@ describe('entries that cannot be true are refused before anything is written', (
   it('a harvest of a vessel that is not open, a drained mass below its dry matter, a vessel of another house', () => {
     refuse(
       entry(nowMs, { kind: 'harvested', vesselIds: jars, massG: 300 }),
-      refused('wrong-phase', { code: 'G1-1', wanted: 'opened' }),
+      refused('wrong-phase', { code: 'G1-1', wanted: 'inoculated' }),
     );
     refuse(
       entry(nowMs, { kind: 'weighed', batchId: house.vesselById.get(jars[0]!)!.batch.id, massG: 3 }),

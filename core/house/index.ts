@@ -34,14 +34,16 @@ export { cooksOn, isOn } from './cooks-on.js';
 export {
   expectedOf,
   isRunFull,
+  isStanding,
   isUsedUp,
   lastFraction,
-  placeOfVessel,
   runningVessels,
   vesselsInHand,
 } from './running.js';
+export { lastReadC, placeOfVessel, placeToFruit, placesInUse, useOf } from './places.js';
+export { tooHot, tooHotAt, type TooHot } from './too-hot.js';
 export { toShake, type ToShake } from './shake.js';
-export { PINS_TO_CUT_DAYS, fruitingOf, nextCutMs, type Fruiting } from './to-harvest.js';
+export { PINS_TO_CUT_DAYS, fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';
 export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';
 export { mainMaterialOf } from './main-material.js';
 export { isRevived } from './revived.js';

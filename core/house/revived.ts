@@ -1,7 +1,7 @@
 import { DAY_MS } from '../base/time.js';
 import { formOf, type CultureForm } from '../culture/form.js';
 import type { House, VesselView } from './derive/house.js';
-import { placeAfter } from './running.js';
+import { placeAfter, useOf } from './places.js';
 
 /** What slept for so long wakes slowly. From memory. */
 const ASLEEP_DAYS = 14;
@@ -24,7 +24,7 @@ export function isRevived({ batch, state }: VesselView, house: House): boolean {
     const put = moved?.kind === 'moved' ? moved.place : undefined;
     const since = moved?.at ?? source.batch.madeAt;
     return (
-      placeAfter(put, source.batch) === 'fridge' &&
+      useOf(house, placeAfter(put, source.batch)) === 'cold' &&
       Date.parse(inoculatedAt) - Date.parse(since) >= ASLEEP_DAYS * DAY_MS
     );
   });

@@ -102,10 +102,11 @@ export function requirePossible(world: World, fact: Fact): void {
       requirePhase(world, fact.vesselIds, ['running'], 'running');
       return;
     case 'opened':
+    case 'pinned':
       requirePhase(world, fact.vesselIds, ['running', 'opened'], 'inoculated');
       return;
-    case 'pinned':
-      requirePhase(world, fact.vesselIds, ['opened'], 'opened');
+    case 'keptAsControl':
+      requirePhase(world, fact.vesselIds, ['cooked'], 'cooked');
       return;
     case 'harvested':
       requireHarvest(world, fact);
@@ -197,7 +198,8 @@ function requireTaking({ code, phase, taking }: VesselInRules, { compartment }: 
 }
 
 function requireHarvest(world: World, fact: FactOf<'harvested'>): void {
-  requirePhase(world, fact.vesselIds, ['opened'], 'opened');
+  // A shut bag may fruit too, and pins are cut as they come.
+  requirePhase(world, fact.vesselIds, ['running', 'opened'], 'inoculated');
   const wetG = fact.vesselIds.reduce((sum, id) => sum + vesselOf(world, id).wetG, 0);
   // No flush weighs more than its block.
   requireWithin(fact.massG, { field: 'harvest', min: 1, max: Math.round(wetG), unit: ' g' });

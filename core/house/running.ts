@@ -1,10 +1,9 @@
-import type { Batch } from '../record/batch.js';
 import { heldAtFirst } from '../culture/amounts.js';
 import { FULL } from '../growth/curve.js';
 import { expectedFraction } from '../growth/forecast.js';
-import type { Place } from '../record/entry.js';
 import { DAY_MS } from '../base/time.js';
 import type { BatchView, House, VesselView } from './derive/house.js';
+import { isKeptCold } from './places.js';
 
 /** Vessels of all batches that are not over. */
 export function vesselsInHand(house: House): readonly VesselView[] {
@@ -44,24 +43,25 @@ export function isUsedUp({ batch, remaining, remainingUnit }: VesselView): boole
     : remaining < LEAST[remainingUnit];
 }
 
-/** Where a vessel stands. */
-export function placeOfVessel({ batch, state }: VesselView): Place {
-  return placeAfter(state.place, batch);
+/** Whether a vessel is to be seen at its place: it runs, fruits, or is cooked and out of its cooker; nothing that is used up. */
+export function isStanding(view: VesselView, isShut: boolean): boolean {
+  switch (view.state.phase) {
+    case 'running':
+      return view.batch.stage === 'bulk' || !isUsedUp(view);
+    case 'opened':
+      return true;
+    case 'cooked':
+      return !isShut;
+    default:
+      return false;
+  }
 }
 
-/** Where a vessel stands once it was put somewhere, or nowhere: what came in is then kept cold. */
-export function placeAfter(put: Place | undefined, batch: Pick<Batch, 'holds'>): Place {
-  return put ?? (batch.holds === undefined ? 'shelf' : 'fridge');
-}
-
-/** Vessels of a batch that run, are sound and are worth a look: not in the fridge, not used up. */
-export function runningVessels(view: BatchView): readonly VesselView[] {
+/** Vessels of a batch that run, are sound and are worth a look: not kept cold, not used up. */
+export function runningVessels(view: BatchView, house: Pick<House, 'placeById'>): readonly VesselView[] {
   return view.vessels.filter(
     (v) =>
-      v.state.phase === 'running' &&
-      v.state.suspect === undefined &&
-      placeOfVessel(v) !== 'fridge' &&
-      !isUsedUp(v),
+      v.state.phase === 'running' && v.state.suspect === undefined && !isKeptCold(v, house) && !isUsedUp(v),
   );
 }
 

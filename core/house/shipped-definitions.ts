@@ -5,10 +5,8 @@ import { cultureVesselTypes, shippedVesselTypes } from '../formula/shipped-vesse
 import { shippedMaterials } from '../material/shipped-materials.js';
 import type { Household } from '../record/definitions.js';
 import { asShipped } from '../record/shipped.js';
+import { SHIPPED_AT, shippedPlaces } from './shipped-places.js';
 import { emptyRecords, type Records } from '../record/tables.js';
-
-/** Before any household: whatever a person changes is later than what ships. */
-const SHIPPED_AT = '2020-01-01T00:00:00.000Z';
 
 /** Definitions that every new house starts with. */
 export function shippedDefinitions(updatedAt: string = SHIPPED_AT): Records {
@@ -19,6 +17,7 @@ export function shippedDefinitions(updatedAt: string = SHIPPED_AT): Records {
     vesselTypes: [...shippedVesselTypes(updatedAt), ...cultureVesselTypes(updatedAt)],
     appliances: shippedAppliances(updatedAt),
     species: shippedSpecies(updatedAt),
+    places: shippedPlaces(updatedAt),
   });
 }
 

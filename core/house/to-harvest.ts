@@ -6,25 +6,36 @@ const REST_DAYS = 14;
 /** From pins to harvest. Common practice, no source. */
 export const PINS_TO_CUT_DAYS = 6;
 
-/** When the next cut of an opened block is expected. */
+/** Whether a vessel bears, or is opened to: in the open, or shut in its bag once pins were seen. */
+export function isFruiting({ state }: VesselView): boolean {
+  return (
+    state.phase === 'opened' ||
+    (state.phase === 'running' && (state.pinnedAt !== undefined || state.harvests.length > 0))
+  );
+}
+
+/** When the next cut of what fruits is expected. */
 export function nextCutMs(view: VesselView): number | undefined {
   const { state, species } = view;
-  if (state.phase !== 'opened' || state.openedAt === undefined) {
+  if (!isFruiting(view)) {
     return undefined;
   }
   if (state.pinnedAt !== undefined) {
     return Date.parse(state.pinnedAt) + PINS_TO_CUT_DAYS * DAY_MS;
   }
   const last = state.harvests[state.harvests.length - 1];
+  if (last === undefined && state.openedAt === undefined) {
+    return undefined;
+  }
   return last === undefined
-    ? Date.parse(state.openedAt) + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS
+    ? Date.parse(state.openedAt ?? '') + (species?.harvestDay.value ?? REST_DAYS) * DAY_MS
     : Date.parse(last.at) + REST_DAYS * DAY_MS;
 }
 
 /** Pins are ripe within half a day: cut before the evening. Our choice. */
 const RIPE_AHEAD_MS = DAY_MS / 2;
 
-/** What an opened block does now. */
+/** What a block that fruits does now. */
 export type Fruiting = 'waiting' | 'pins' | 'ripe' | 'resting';
 
 export function fruitingOf(view: VesselView, nowMs: number): Fruiting {

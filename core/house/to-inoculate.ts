@@ -15,6 +15,9 @@ export interface ReadyToInoculate {
 /** What of a vessel is to be sown still: the whole, or numbered parts that do not touch. */
 export function partsToSow({ batch, state }: VesselView): readonly (number | 'whole')[] {
   const { compartments } = batch.vessel;
+  if (state.isControl === true) {
+    return [];
+  }
   if (compartments === undefined) {
     return state.phase === 'cooked' ? ['whole'] : [];
   }

@@ -1,5 +1,5 @@
 import type { House, VesselView } from '../house/derive/house.js';
-import { placeOfVessel } from '../house/running.js';
+import { placeOfVessel } from '../house/places.js';
 import type { VesselId } from '../record/ids.js';
 import { ancestors, descendants } from '../record/lineage.js';
 

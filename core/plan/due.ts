@@ -2,10 +2,12 @@ import { holdLeftMinutes } from '../cook/cook-state.js';
 import { hydrationProgress, stepsOf } from '../formula/hydration.js';
 import { cooksOn } from '../house/cooks-on.js';
 import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
+import { placeOfVessel, useOf } from '../house/places.js';
 import { isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
+import { tooHot } from '../house/too-hot.js';
 import { isInPreparation } from '../house/to-cook.js';
-import { nextCutMs } from '../house/to-harvest.js';
+import { isFruiting, nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
 import { isDissolved, type VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
@@ -33,7 +35,9 @@ export type Deed =
   /** Broth that grows, all of it in one go. */
   | { readonly kind: 'swirl'; readonly count: number; readonly batches: readonly string[] }
   | { readonly kind: 'inoculate' | 'look' | 'openBlocks'; readonly batch: string }
-  | { readonly kind: 'harvest'; readonly vessel: string };
+  | { readonly kind: 'harvest'; readonly vessel: string }
+  /** A place is too warm for what lives there. */
+  | { readonly kind: 'cool'; readonly spot: string; readonly celsius: number };
 
 /** Something to do, at a place, from a moment on. */
 export interface DueItem {
@@ -47,6 +51,8 @@ export interface DueItem {
 
 /** Look at running vessels at least this often. Common practice, no source. */
 const LOOK_EVERY_DAYS = 4;
+/** A doubt is looked at every day. Our choice. */
+const WATCH_EVERY_DAYS = 1;
 const FIRST_LOOK_DAY = 5;
 
 /** Everything that is due now or later, soonest first. */
@@ -55,6 +61,14 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
     ...swirling(house),
+    ...tooHot(house, nowMs).map(({ placeId, name, celsius, atMs }) =>
+      due(
+        useOf(house, placeId) === 'fruit' ? 'tent' : 'shelf',
+        atMs,
+        { kind: 'cool', spot: name, celsius },
+        true,
+      ),
+    ),
   ].filter((item) => Number.isFinite(item.atMs));
   return items.sort((a, b) => a.atMs - b.atMs || compareText(subjectOf(a.deed), subjectOf(b.deed)));
 }
@@ -77,8 +91,8 @@ export function nextFor(view: BatchView, house: House, nowMs: number): readonly 
   return [
     ...preparation(view, house),
     ...inoculation(view, house),
-    ...growth(view, nowMs),
-    ...cultureLook(view),
+    ...growth(view, house, nowMs),
+    ...cultureLook(view, house),
     ...view.vessels.flatMap((v) => harvest(v) ?? []),
   ];
 }
@@ -141,17 +155,19 @@ function inoculation(view: BatchView, house: House): DueItem[] {
   return [due('box', atMs, { kind: 'inoculate', batch: view.code }, false, view.batch.id)];
 }
 
-function growth(view: BatchView, nowMs: number): DueItem[] {
-  const running = runningVessels(view);
+function growth(view: BatchView, house: House, nowMs: number): DueItem[] {
+  const running = runningVessels(view, house);
   const { forecast, inoculatedAtMs: startMs, code } = view;
   const { id } = view.batch;
   if (running.length === 0 || forecast === undefined || startMs === undefined) {
     return [];
   }
   const items: DueItem[] = [];
-  const shake = toShake(view, nowMs);
+  const { stage } = view.batch;
+  const isInTent = running.every((v) => useOf(house, placeOfVessel(v)) === 'fruit');
+  const shake = toShake(view, house, nowMs);
   if (shake !== undefined) {
-    const count = shake.vessels.length;
+    const count = (shake.ripe.length > 0 ? shake.ripe : shake.vessels).length;
     const deed: Deed = { kind: 'shake', batch: code, count, vessel: view.batch.vessel.kind };
     items.push(due('shelf', shake.atMs, deed, false, id));
   }
@@ -159,8 +175,8 @@ function growth(view: BatchView, nowMs: number): DueItem[] {
   if (!running.every(isRunFull)) {
     const lookMs = nextLookMs(running, startMs);
     const atMs = Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS));
-    items.push(due('shelf', atMs, { kind: 'look', batch: code }, false, id));
-  } else if (view.batch.stage === 'bulk') {
+    items.push(due(isInTent ? 'tent' : 'shelf', atMs, { kind: 'look', batch: code }, false, id));
+  } else if (stage === 'bulk' && !running.every(isFruiting)) {
     items.push(due('tent', fullMs, { kind: 'openBlocks', batch: code }, false, id));
   }
   return items;
@@ -171,10 +187,10 @@ const PLATE_FIRST_LOOK_DAY = 3;
 const PLATE_LAST_LOOK_DAY = 30;
 
 /** When plates and broth out of the fridge want to be looked at. */
-function cultureLook(view: BatchView): DueItem[] {
+function cultureLook(view: BatchView, house: House): DueItem[] {
   const { stage } = view.batch;
   const startMs = view.inoculatedAtMs;
-  const running = runningVessels(view).filter((v) => v.state.broth !== 'ready');
+  const running = runningVessels(view, house).filter((v) => v.state.broth !== 'ready');
   if (!isDissolved(stage) || startMs === undefined || running.length === 0) {
     return [];
   }
@@ -182,9 +198,7 @@ function cultureLook(view: BatchView): DueItem[] {
     stage === 'agar' ? PLATE_FIRST_LOOK_DAY : (view.species?.brothReadyDay?.low ?? FIRST_LOOK_DAY);
   const atMs = Math.min(
     ...running.map(({ state }) =>
-      state.lastLookAt === undefined
-        ? startMs + firstDay * DAY_MS
-        : Date.parse(state.lastLookAt) + LOOK_EVERY_DAYS * DAY_MS,
+      state.lastLookAt === undefined ? startMs + firstDay * DAY_MS : nextLookOf(state, state.lastLookAt),
     ),
   );
   const isOver = stage === 'agar' && atMs > startMs + PLATE_LAST_LOOK_DAY * DAY_MS;
@@ -209,15 +223,17 @@ function swirling(house: House): DueItem[] {
 export function brothToSwirl(house: House): readonly VesselView[] {
   return house.inHand
     .filter((b) => b.batch.stage === 'liquid' && b.inoculatedAtMs !== undefined)
-    .flatMap((b) => runningVessels(b))
+    .flatMap((b) => runningVessels(b, house))
     .filter((v) => v.state.broth !== 'ready' && v.state.drawn !== true && v.state.inoculatedAt !== undefined);
 }
 
+function nextLookOf({ watchedAt }: VesselView['state'], lastLookAt: string): number {
+  return Date.parse(lastLookAt) + (watchedAt === undefined ? LOOK_EVERY_DAYS : WATCH_EVERY_DAYS) * DAY_MS;
+}
+
 function nextLookMs(running: readonly VesselView[], startMs: number): number {
-  const looks = running.map((v) =>
-    v.state.lastLookAt === undefined
-      ? startMs + FIRST_LOOK_DAY * DAY_MS
-      : Date.parse(v.state.lastLookAt) + LOOK_EVERY_DAYS * DAY_MS,
+  const looks = running.map(({ state }) =>
+    state.lastLookAt === undefined ? startMs + FIRST_LOOK_DAY * DAY_MS : nextLookOf(state, state.lastLookAt),
   );
   return Math.min(...looks);
 }
@@ -233,6 +249,9 @@ function harvest(view: VesselView): DueItem | undefined {
 function subjectOf(deed: Deed): string {
   if (deed.kind === 'swirl') {
     return deed.batches.join(', ');
+  }
+  if (deed.kind === 'cool') {
+    return deed.spot;
   }
   return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;
 }

@@ -260,6 +260,24 @@ export const Appliance = z.strictObject({
 });
 export type Appliance = z.infer<typeof Appliance>;
 
+/** What a place is for: things run there, are kept cold, fruit, or only stand until they go on. */
+export const PlaceUse = z.enum(['run', 'cold', 'fruit', 'wait']);
+export type PlaceUse = z.infer<typeof PlaceUse>;
+
+/** Somewhere in the house where vessels stand: a wardrobe, a fridge, a tent, a spot outdoors. */
+export const Place = z.strictObject({
+  ...definition,
+  name: Line,
+  use: PlaceUse,
+  /** What it is kept at; left out where it takes the warmth of the room. */
+  setC: z.number().min(-30).max(60).optional(),
+  /** How many vessels stand there with ease. */
+  holds: z.number().int().min(1).max(2000).optional(),
+  /** No longer there: nothing is put there any more. */
+  isGone: z.literal(true).optional(),
+});
+export type Place = z.infer<typeof Place>;
+
 /** A species that is grown for the kitchen or as dried food. Day ranges count from inoculation or opening. */
 export const Species = z.strictObject({
   ...definition,

@@ -1,4 +1,13 @@
-import { Between, Contaminant, Fate, Place, type EntryKind } from './entry.js';
+import {
+  Between,
+  Contaminant,
+  Fate,
+  GrowthLook,
+  Opening,
+  SuspectAt,
+  Wetness,
+  type EntryKind,
+} from './entry.js';
 
 /** One field of an entry whose value a person may have got wrong. */
 export type EditableField =
@@ -17,6 +26,8 @@ export type EditableField =
       readonly canBeNone?: boolean;
     }
   | { readonly kind: 'text'; readonly field: string }
+  /** One of the places of the house. */
+  | { readonly kind: 'place'; readonly field: 'place' }
   /** One or several vessels that fed. */
   | { readonly kind: 'sources'; readonly field: 'sourceVesselIds' };
 
@@ -50,9 +61,14 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
   inspected: [
     { kind: 'number', field: 'fraction', unit: '%', shownTimes: 100 },
     { kind: 'choice', field: 'suspect', options: Contaminant.options, canBeNone: true },
+    { kind: 'choice', field: 'suspectAt', options: SuspectAt.options, canBeNone: true },
+    { kind: 'choice', field: 'look', options: GrowthLook.options, canBeNone: true },
+    { kind: 'choice', field: 'wetness', options: Wetness.options, canBeNone: true },
     { kind: 'text', field: 'note' },
   ],
-  moved: [{ kind: 'choice', field: 'place', options: Place.options }],
+  moved: [{ kind: 'place', field: 'place' }],
+  opened: [{ kind: 'choice', field: 'how', options: Opening.options, canBeNone: true }],
+  placeRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
   harvested: [{ kind: 'number', field: 'massG', unit: 'g' }],
   discarded: [{ kind: 'choice', field: 'reason', options: Fate.options }],
   batchNoted: [{ kind: 'text', field: 'note' }],

@@ -84,9 +84,6 @@ export const Proof = z.discriminatedUnion('kind', [
 ]);
 export type Proof = z.infer<typeof Proof>;
 
-export const Place = z.enum(['shelf', 'fridge', 'tent', 'counter']);
-export type Place = z.infer<typeof Place>;
-
 /** What a look can suspect; the word is always shown beside the letter. */
 export const Contaminant = z.enum([
   'greenMold',
@@ -100,16 +97,32 @@ export const Contaminant = z.enum([
 ]);
 export type Contaminant = z.infer<typeof Contaminant>;
 
+/** Where in a vessel trouble was first seen. */
+export const SuspectAt = z.enum(['top', 'middle', 'bottom', 'point', 'lid', 'all']);
+export type SuspectAt = z.infer<typeof SuspectAt>;
+
+/** How growth looks, where that is worth a word. None of these is trouble. */
+export const GrowthLook = z.enum(['even', 'ropy', 'fluffy', 'thin', 'patchy', 'drops', 'bruised']);
+export type GrowthLook = z.infer<typeof GrowthLook>;
+
+/** How wet it looks through the glass. */
+export const Wetness = z.enum(['dry', 'right', 'beaded', 'pooled']);
+export type Wetness = z.infer<typeof Wetness>;
+
+/** How a block or tub was opened so that it fruits. */
+export const Opening = z.enum(['slit', 'cross', 'top', 'side', 'lid', 'holes']);
+export type Opening = z.infer<typeof Opening>;
+
 /** Set where a correction was made by walking back or forward, and not by pointing at an entry. */
 const undo = z.literal(true).optional();
 
-/** What became of a vessel, in any phase of its life. */
 /** As many as the tallest pot could hold. Our judgement. */
 export const MOST_LAYERS = 6;
 /** Whether bags in the pot leave room for steam between them. */
 export const Between = z.enum(['apart', 'touching']);
 export type Between = z.infer<typeof Between>;
 
+/** What became of a vessel, in any phase of its life. */
 export const Fate = z.enum([
   'contaminated',
   'cracked',
@@ -273,6 +286,13 @@ export const Entry = z.discriminatedUnion('kind', [
     vesselIds,
     fraction: z.number().min(0).max(1).optional(),
     suspect: Contaminant.optional(),
+    suspectAt: SuspectAt.optional(),
+    /** Nothing that can be named yet, but it is looked at every day. */
+    watched: z.literal(true).optional(),
+    /** It was no trouble after all: what was suspected or watched before is taken off it. */
+    cleared: z.literal(true).optional(),
+    look: GrowthLook.optional(),
+    wetness: Wetness.optional(),
     note: Remark.optional(),
     photoId: PhotoId.optional(),
     /** Plates: how far growth has come, by sector. */
@@ -294,8 +314,24 @@ export const Entry = z.discriminatedUnion('kind', [
     warnings: z.array(CultureWarning).min(1).max(20),
   }),
   z.strictObject({ ...fact, kind: z.literal('shaken'), vesselIds }),
-  z.strictObject({ ...fact, kind: z.literal('moved'), vesselIds, place: Place }),
-  z.strictObject({ ...fact, kind: z.literal('opened'), vesselIds }),
+  z.strictObject({ ...fact, kind: z.literal('moved'), vesselIds, place: Key }),
+  /** Cooked, and kept without a culture, to be watched beside those that have one. */
+  z.strictObject({ ...fact, kind: z.literal('keptAsControl'), vesselIds }),
+  /** Opened to fruit. Left out, it then stands in the first tent; earlier versions knew one only. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('opened'),
+    vesselIds,
+    how: Opening.optional(),
+    place: Key.optional(),
+  }),
+  /** What a thermometer at a place showed, read and typed. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('placeRead'),
+    placeId: Key,
+    celsius: z.number().min(-40).max(70),
+  }),
   z.strictObject({ ...fact, kind: z.literal('pinned'), vesselIds }),
   z.strictObject({
     ...fact,

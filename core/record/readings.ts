@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { CookId, Instant, Line, VesselId, written } from './ids.js';
-import { Channel, CookChannel, Place } from './entry.js';
+import { CookId, Instant, Key, Line, VesselId, written } from './ids.js';
+import { Channel, CookChannel } from './entry.js';
 
 /** A chunk is full with so many readings, or when it spans a day. Our choice: small to rewrite, few to read. */
 export const MOST_READINGS_IN_CHUNK = 2000;
@@ -10,7 +10,7 @@ export const MOST_SECONDS_IN_CHUNK = 86_400;
 export const Subject = z.union([
   z.templateLiteral(['cook:', CookId]),
   z.templateLiteral(['vessel:', VesselId]),
-  z.templateLiteral(['place:', Place]),
+  z.templateLiteral(['place:', Key]),
 ]);
 export type Subject = z.infer<typeof Subject>;
 
@@ -97,7 +97,7 @@ export function subjectOfVessel(id: VesselId): Subject {
   return `vessel:${id}`;
 }
 
-export function subjectOfPlace(place: Place): Subject {
+export function subjectOfPlace(place: string): Subject {
   return `place:${place}`;
 }
 

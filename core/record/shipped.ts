@@ -8,6 +8,7 @@ export const SHIPPED_TABLES = [
   'vesselTypes',
   'appliances',
   'species',
+  'places',
 ] as const satisfies readonly TableName[];
 export type ShippedTable = (typeof SHIPPED_TABLES)[number];
 export type Shipped = Pick<Records, ShippedTable>;

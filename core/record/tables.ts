@@ -7,6 +7,7 @@ import {
   Household,
   Isolate,
   Material,
+  Place,
   Species,
   VesselType,
 } from './definitions.js';
@@ -22,6 +23,7 @@ export const TABLES = {
   appliances: Appliance,
   species: Species,
   isolates: Isolate,
+  places: Place,
   batches: Batch,
   vessels: Vessel,
   cooks: Cook,

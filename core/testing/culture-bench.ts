@@ -4,6 +4,7 @@ import {
   defaultHousehold,
   shippedDefinitions,
   type House,
+  type Place,
   type VesselId,
   type VesselView,
 } from '../index.js';
@@ -34,6 +35,11 @@ export class CultureBench {
 
   get house(): House {
     return buildHouse(this.demo.records);
+  }
+
+  /** Adds a place of the house's own. */
+  place(place: Place): void {
+    this.demo.records.places.push(place);
   }
 
   view(id: VesselId | undefined): VesselView {

@@ -21,7 +21,6 @@ import {
   type BatchStage,
   type NewBatch,
   type NewCulture,
-  type Place,
   type Species,
   type VesselView,
   type Photo,
@@ -58,7 +57,8 @@ export interface Arrival extends Omit<NewCulture, 'isolateId'> {
   /** Where it is one of the household's own that is new. */
   readonly species?: Species;
   readonly arrivedMs: number;
-  readonly place: Place;
+  /** Key of the place where it is kept. */
+  readonly place: string;
   /** What was written to it; empty for nothing. */
   readonly note: string;
   /** The caution of wild clones was shown. */

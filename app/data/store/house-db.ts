@@ -8,11 +8,12 @@ import {
   VERSION_4,
   VERSION_5,
   VERSION_6,
+  VERSION_7,
   upgradeTo3,
   upgradeTo6,
 } from './versions';
 
-const LATEST = 6;
+const LATEST = 7;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
@@ -57,7 +58,8 @@ export class HouseDb extends Dexie {
     this.version(3).stores(VERSION_3).upgrade(upgradeTo3);
     this.version(4).stores(VERSION_4);
     this.version(5).stores(VERSION_5);
-    this.version(LATEST).stores(VERSION_6).upgrade(upgradeTo6);
+    this.version(6).stores(VERSION_6).upgrade(upgradeTo6);
+    this.version(LATEST).stores(VERSION_7);
   }
 
   /**

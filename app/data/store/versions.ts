@@ -43,6 +43,9 @@ export const VERSION_5 = { readings: 'id, [subject+channel+at]', logs: 'id' } as
 /** Version 6: a received culture holds wedges, scrapes or grams as well as milliliters. */
 export const VERSION_6 = {} as const;
 
+/** Version 7: places of one's own; those that every house has are added after opening. */
+export const VERSION_7 = { places: 'id' } as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',

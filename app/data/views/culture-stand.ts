@@ -56,7 +56,7 @@ export function sectorWords({ sector, mm, growth }: SectorGrowth): string {
 /** What is known of a culture beside how it looks: its test, how often it was moved on, and how long it keeps. */
 export function keepingWords(view: VesselView, house: House, nowMs: number): string {
   const { transfers } = generationOf(view, house);
-  const { days, bestBeforeMs, word } = keepOf(view, nowMs);
+  const { days, bestBeforeMs, word } = keepOf(view, house, nowMs);
   const age = `${days} ${days === 1 ? 'day' : 'days'} old`;
   const best = word === 'gamble' ? 'far past its time' : `best before ${format(bestBeforeMs, 'd MMM yyyy')}`;
   return [

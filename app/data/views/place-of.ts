@@ -3,7 +3,10 @@ import {
   type House,
   type PlaceName,
   type VesselView,
+  isFruiting,
+  placeOfVessel as standsAt,
   readyToInoculate,
+  useOf,
 } from '../../../core/index';
 
 import type { Opened } from './opened';
@@ -26,9 +29,12 @@ function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: 
     case 'cooking':
       return 'stove';
     case 'cooked':
+      if (vessel.state.isControl === true) {
+        return 'shelf';
+      }
       return readyToInoculate(batch, house)?.isShut === true ? 'stove' : 'box';
     case 'running':
-      return batch.batch.stage === 'bulk' ? 'tent' : 'shelf';
+      return isFruiting(vessel) || useOf(house, standsAt(vessel)) === 'fruit' ? 'tent' : 'shelf';
     case 'opened':
       return 'tent';
     default:

@@ -30,7 +30,7 @@ export interface RunLineModel {
 /** What happened to a batch and what is expected of it. */
 export function runLineOf(view: BatchView, house: House, nowMs: number): RunLineModel {
   const dots = dotsOf(view, house);
-  const bands = view.forecast === undefined ? [] : growthBands(view, nowMs);
+  const bands = view.forecast === undefined ? [] : growthBands(view, house, nowMs);
   const next = bands.length === 0 ? nextStep(view, house, nowMs) : undefined;
   const words = [view.code, view.species?.name, ...bands.map((b) => b.label), next?.words]
     .filter(Boolean)
@@ -51,7 +51,7 @@ function dotsOf(view: BatchView, house: House): { atMs: number }[] {
   return [...new Set(moments)].sort((a, b) => a - b).map((atMs) => ({ atMs }));
 }
 
-function growthBands(view: BatchView, nowMs: number): RunLineModel['bands'][number][] {
+function growthBands(view: BatchView, house: House, nowMs: number): RunLineModel['bands'][number][] {
   const { forecast, inoculatedAtMs: start } = view;
   if (forecast === undefined || start === undefined) {
     return [];
@@ -63,7 +63,7 @@ function growthBands(view: BatchView, nowMs: number): RunLineModel['bands'][numb
     return first === undefined || last === undefined ? [] : [band(first, last + DAY_MS, 'harvest', nowMs)];
   }
   const bands: RunLineModel['bands'][number][] = [];
-  const shake = toShake(view, nowMs);
+  const shake = toShake(view, house, nowMs);
   if (shake !== undefined) {
     bands.push(band(shake.fromMs, shake.toMs, 'shake', nowMs));
   }

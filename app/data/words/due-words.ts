@@ -1,5 +1,6 @@
 import type { Deed, DueItem, VesselType } from '../../../core/index';
 import { inDegrees } from './in-degrees';
+import { thermometerWords } from './words';
 
 /** A due item with its words. */
 export interface WordedDue extends DueItem {
@@ -39,6 +40,8 @@ export function deedWords(deed: Deed): string {
       return `Open ${deed.batch}`;
     case 'harvest':
       return `Harvest ${deed.vessel}`;
+    case 'cool':
+      return `${deed.spot} is at ${thermometerWords(deed.celsius)}: cool it`;
   }
 }
 

@@ -103,6 +103,7 @@ const NOT_FOUND_WORDS: Readonly<Record<Refusals['not-found']['what'], string>> =
   plan: 'Batch must be one with a plan.',
   entry: 'Entry must be one that stands.',
   definition: 'What is changed must be kept here.',
+  place: 'The place must be one of this house.',
 };
 
 const WANTED_WORDS: Readonly<Record<WantedOfVessel, string>> = {

@@ -12,6 +12,7 @@ import type {
   House,
   Proof,
   Radius,
+  SuspectAt,
   VesselId,
   VesselType,
   VesselPhase,
@@ -20,6 +21,7 @@ import { DAY_MS } from '../../../core/base/time';
 import { stepsOf } from '../../../core/formula/hydration';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
+import { GROWTH_LOOK_WORDS, OPENING_WORDS, SUSPECT_AT_WORDS, WETNESS_WORDS } from './look-words';
 import { BROTH_WORDS, MISHAP_WORDS, WARNING_NAMES } from './culture-words';
 import {
   amountWords,
@@ -47,6 +49,22 @@ export const CONTAMINANT_WORDS: Readonly<
   yeast: { letter: 'Y', word: 'yeast' },
   unsure: { letter: '?', word: 'not sure' },
 };
+
+/** What was seen, and where in the vessel. */
+export function suspectWords(kind: Contaminant, at?: SuspectAt): string {
+  const { word } = CONTAMINANT_WORDS[kind];
+  return at === undefined ? word : `${word} ${SUSPECT_AT_WORDS[at]}`;
+}
+
+/** What a thermometer of the house shows: to a tenth, and no further than it was written down. */
+export function thermometerWords(celsius: number): string {
+  return temperatureWords(celsius, 1).replace(/\.0(?!\d)/, '');
+}
+
+/** What the household calls a place. */
+export function placeWords(id: string, { placeById }: Pick<House, 'placeById'>): string {
+  return placeById.get(id)?.name ?? 'a place that is not known here';
+}
 
 export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
   lidOn: 'Lid on',
@@ -233,10 +251,14 @@ export function entryWords(entry: Entry, house: House): string {
       return inoculatedWords(entry, house);
     case 'inspected': {
       const seen = [
-        entry.suspect === undefined ? '' : CONTAMINANT_WORDS[entry.suspect].word,
+        entry.suspect === undefined ? '' : suspectWords(entry.suspect, entry.suspectAt),
+        entry.watched === true ? 'to be watched' : '',
+        entry.cleared === true ? 'no trouble after all' : '',
         entry.fraction === undefined ? '' : `${formatNumber(entry.fraction * 100)} %`,
         entry.radii === undefined ? '' : radiiWords(entry.radii),
         entry.broth === undefined ? '' : BROTH_WORDS[entry.broth],
+        entry.look === undefined ? '' : GROWTH_LOOK_WORDS[entry.look],
+        entry.wetness === undefined ? '' : `wetness: ${WETNESS_WORDS[entry.wetness]}`,
         entry.photoId === undefined ? '' : 'photo',
         entry.note === undefined ? '' : `“${excerpt(entry.note)}”`,
       ].filter(Boolean);
@@ -253,9 +275,13 @@ export function entryWords(entry: Entry, house: House): string {
     case 'shaken':
       return `${vessels} shaken`;
     case 'moved':
-      return `${vessels} to the ${entry.place}`;
+      return `${vessels} to ${placeWords(entry.place, house)}`;
+    case 'keptAsControl':
+      return `${vessels} kept as a control`;
+    case 'placeRead':
+      return `${placeWords(entry.placeId, house)} read ${thermometerWords(entry.celsius)}`;
     case 'opened':
-      return `${vessels} opened`;
+      return `${vessels} opened${entry.how === undefined ? '' : `, ${OPENING_WORDS[entry.how]}`}`;
     case 'pinned':
       return `${vessels}: pins`;
     case 'harvested':

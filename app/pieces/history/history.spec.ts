@@ -83,22 +83,24 @@ describe('an entry of the record', () => {
   });
 
   it('is struck with what could not have happened without it, or not at all', async () => {
-    const opened = setup.house().facts.find((f) => f.kind === 'opened')!;
-    data.entryId = opened.id;
+    const bore = [...setup.house().vesselById.values()].find((v) => v.state.harvests.length > 0)!;
+    const sown = setup
+      .house()
+      .facts.find((f) => f.kind === 'inoculated' && f.vesselIds.includes(bore.vessel.id))!;
+    data.entryId = sown.id;
     const dialog = await render(CorrectEntry);
     await dialog.press('Strike it');
     expect(dialog.text()).toMatch(/could not have happened:.*harvested/);
     await dialog.press('Leave it as it is');
-    expect(standing(opened.id)).toBeDefined();
+    expect(standing(sown.id)).toBeDefined();
     await dialog.press('Strike it');
     await dialog.press('Strike them too');
-    expect(standing(opened.id)).toBeUndefined();
-    const [vessel] = opened.vesselIds;
-    expect(setup.house().vesselById.get(vessel!)!.state.harvests).toEqual([]);
+    expect(standing(sown.id)).toBeUndefined();
+    expect(setup.house().vesselById.get(bore.vessel.id)!.state.harvests).toEqual([]);
     // One press, so one undo.
     await TestBed.inject(Journal).undo();
     await dialog.settle();
-    expect(standing(opened.id)).toBeDefined();
+    expect(standing(sown.id)).toBeDefined();
   });
 
   it('can be put back, whether it was struck or walked back', async () => {

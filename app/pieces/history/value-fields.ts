@@ -7,6 +7,12 @@ import {
   type House,
 } from '../../../core/index';
 import { fieldText, shownUnit } from '../../data/words/measure-words';
+import {
+  GROWTH_LOOK_WORDS,
+  OPENING_WORDS,
+  SUSPECT_AT_WORDS,
+  WETNESS_WORDS,
+} from '../../data/words/look-words';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
 import { readIn } from '../form/checked-by';
 import type { Choice } from '../form/choice-field';
@@ -38,6 +44,10 @@ const LABELS: Readonly<Record<string, string>> = {
   doseEach: 'Dose for each',
   fraction: 'Run',
   suspect: 'Suspected',
+  suspectAt: 'Where in it',
+  look: 'Look',
+  wetness: 'Wetness',
+  how: 'Opened how',
   note: 'Note',
   place: 'Where to',
   reason: 'What became of it',
@@ -48,6 +58,12 @@ const RESULTS: Readonly<Record<string, string>> = {
   wet: 'too wet',
   apart: 'room for steam',
   touching: 'no gap',
+};
+const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  suspectAt: SUSPECT_AT_WORDS,
+  look: GROWTH_LOOK_WORDS,
+  wetness: WETNESS_WORDS,
+  how: OPENING_WORDS,
 };
 const NONE = '';
 
@@ -92,6 +108,13 @@ export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
           shown: typeof stored === 'string' ? stored : '',
           read: (text) => (text.trim() === '' ? undefined : text.trim()),
         };
+      case 'place':
+        return {
+          ...common,
+          shown: String(stored),
+          options: [...house.placeById.values()].map(({ id, name }) => ({ value: id, words: name })),
+          read: (text) => text,
+        };
       case 'sources': {
         const [first] = (stored as readonly string[] | undefined) ?? [];
         return { ...common, shown: first ?? '', options: sourceOptions(fact, house), read: (text) => [text] };
@@ -112,7 +135,7 @@ function choiceWords(field: string, value: string): string {
   if (field === 'reason') {
     return FATE_WORDS[value as keyof typeof FATE_WORDS];
   }
-  return RESULTS[value] ?? value;
+  return CHOICES[field]?.[value] ?? RESULTS[value] ?? value;
 }
 
 /** Vessels that give in the unit of the dose, with what they are. */

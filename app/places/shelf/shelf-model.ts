@@ -1,6 +1,13 @@
 import { brothWords, growthWords } from '../../data/views/culture-stand';
 import { measureWords } from '../../data/words/measure-words';
-import { CONTAMINANT_WORDS, dayWords, rangeWords, vesselCount } from '../../data/words/words';
+import {
+  CONTAMINANT_WORDS,
+  dayWords,
+  rangeWords,
+  shortTime,
+  thermometerWords,
+  vesselCount,
+} from '../../data/words/words';
 import {
   DAY_MS,
   isStalled,
@@ -8,13 +15,17 @@ import {
   lastFraction,
   type BatchView,
   type House,
-  type Place,
   type VesselView,
   cultureFraction,
   formOf,
-  isUsedUp,
+  isFruiting,
+  isStanding,
+  lastReadC,
+  tooHotAt,
+  type Place,
   leadingSector,
   placeOfVessel,
+  readyToInoculate,
   toShake,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
@@ -37,6 +48,8 @@ export interface Plank {
   readonly word: string;
   readonly tone: 'plain' | 'due' | 'trouble';
   readonly jars: readonly ShelfJar[];
+  /** Everything of its group, on this plank and the next ones. */
+  readonly group: readonly VesselView[];
 }
 
 export interface ShelfBatch {
@@ -52,10 +65,57 @@ export interface ShelfBatch {
   readonly bad: readonly VesselView[];
 }
 
-/** Vessels that stand at a place, blocks apart, by batch, newest first; trouble and work picked out. */
-export function shelfBatches(house: House, place: Place, nowMs: number): readonly ShelfBatch[] {
+/** A place with what stands there. */
+export interface ShelfPlace extends Place {
+  readonly count: number;
+}
+
+/** Places that are in use, or where something stands still. */
+export function shelfPlaces(house: House): readonly ShelfPlace[] {
+  const counts = new Map<string, number>();
+  for (const vessel of house.inHand.flatMap((view) => standingOf(view, house))) {
+    const id = placeOfVessel(vessel);
+    counts.set(id, (counts.get(id) ?? 0) + 1);
+  }
+  return [...house.placeById.values()].flatMap((place) => {
+    const count = counts.get(place.id) ?? 0;
+    return place.isGone === true && count === 0 ? [] : [{ ...place, count }];
+  });
+}
+
+/** "24 °C set, 25.3 °C read today at 09:40; 53 of 60". */
+export function standWords(place: ShelfPlace, house: House, nowMs: number): string {
+  const read = lastReadC(house, place.id);
+  const warmth = [
+    place.setC === undefined ? '' : `${thermometerWords(place.setC)} set`,
+    read === undefined ? '' : `${thermometerWords(read.celsius)} read ${shortTime(read.atMs, nowMs)}`,
+  ];
+  const room =
+    place.holds === undefined
+      ? ''
+      : place.count > place.holds
+        ? `${place.count} where ${place.holds} stand with ease`
+        : `${place.count} of ${place.holds}`;
+  return [...warmth, room].filter(Boolean).join(', ');
+}
+
+/** What is wrong with a place's warmth; empty where nothing is. */
+export function heatWords(house: House, placeId: string, nowMs: number): string {
+  const hot = tooHotAt(house, placeId, nowMs);
+  return hot === undefined
+    ? ''
+    : `Too warm: ${hot.species.toLowerCase()} bears up to ${thermometerWords(hot.mostC)}. Air it, part the vessels, turn the mat down; read it again within the hour.`;
+}
+
+/** What is looked at on a walk: what runs, and controls; not what only waits or fruits. */
+export function isWalked(view: VesselView): boolean {
+  return (view.state.phase === 'running' && !isFruiting(view)) || view.state.isControl === true;
+}
+
+/** Vessels that stand at a place, by batch, newest first; trouble and work picked out. */
+export function shelfBatches(house: House, placeId: string, nowMs: number): readonly ShelfBatch[] {
   const shown = house.inHand.flatMap((view) => {
-    const vessels = view.vessels.filter((v) => stands(v) && placeOfVessel(v) === place);
+    const vessels = standingOf(view, house).filter((v) => placeOfVessel(v) === placeId);
     return vessels.length === 0 ? [] : [shelfBatch(view, vessels, house, nowMs)];
   });
   // Jars first: they are many, and walked most.
@@ -63,8 +123,11 @@ export function shelfBatches(house: House, place: Place, nowMs: number): readonl
   return shown.reverse().sort((a, b) => isGrain(b) - isGrain(a));
 }
 
-export function stands(view: VesselView): boolean {
-  return view.state.phase === 'running' && view.batch.stage !== 'bulk' && !isUsedUp(view);
+/** Vessels of a batch that are to be seen where they stand. */
+export function standingOf(view: BatchView, house: House): readonly VesselView[] {
+  const isShut =
+    view.vessels.some((v) => v.state.phase === 'cooked') && readyToInoculate(view, house)?.isShut === true;
+  return view.vessels.filter((v) => isStanding(v, isShut));
 }
 
 function shelfBatch(
@@ -74,15 +137,19 @@ function shelfBatch(
   nowMs: number,
 ): ShelfBatch {
   const start = view.inoculatedAtMs ?? view.madeAtMs;
-  const sound = vessels.filter((v) => v.state.suspect === undefined);
-  const shake = toShake(view, nowMs);
-  const shakeNow = shake !== undefined && shake.fromMs <= nowMs ? shake.vessels : [];
-  const wantShaking = sound.filter((v) => shakeNow.includes(v));
-  const full = view.batch.stage === 'grain' && sound.length > 0 && sound.every(isRunFull);
+  const running = vessels.filter((v) => v.state.phase !== 'cooked');
+  const sound = running.filter((v) => v.state.suspect === undefined);
+  const ripe = toShake(view, house, nowMs)?.ripe ?? [];
+  const wantShaking = sound.filter((v) => ripe.includes(v));
+  const full = formIsRun(view) && sound.length > 0 && sound.every(isRunFull);
   return {
     view,
-    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${dayWords(start, nowMs)}`,
-    full: full ? 'run full' : standWords(view, sound, house, nowMs),
+    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : 'without a culture'}`,
+    full: full
+      ? view.batch.stage === 'bulk'
+        ? 'run full: open them'
+        : 'run full'
+      : growthStandWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
@@ -91,6 +158,11 @@ function shelfBatch(
     toShake: wantShaking,
     bad: vessels.filter((v) => v.state.suspect !== undefined),
   };
+}
+
+/** What runs through a vessel and is judged by how far. */
+function formIsRun({ batch }: BatchView): boolean {
+  return batch.stage === 'grain' || batch.stage === 'bulk';
 }
 
 /** "on wheat, " for grain and agar; nothing for what came in a vessel of its own. */
@@ -104,8 +176,16 @@ function onWhat({ batch }: BatchView): string {
 }
 
 /** How far a batch is, in two or three words: when grain will be full, how fast plates grow, whether broth is ready. */
-function standWords(view: BatchView, sound: readonly VesselView[], house: House, nowMs: number): string {
+function growthStandWords(
+  view: BatchView,
+  sound: readonly VesselView[],
+  house: House,
+  nowMs: number,
+): string {
   const { forecast, inoculatedAtMs: start } = view;
+  if (sound.length === 0) {
+    return '';
+  }
   if (forecast !== undefined && start !== undefined) {
     return `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`;
   }
@@ -143,6 +223,7 @@ function planksOf(vessels: readonly VesselView[], house: House, wantShaking: rea
         word: i === 0 ? word : '',
         tone,
         jars: jars.slice(i, i + PLANK).map(shelfJar),
+        group: jars,
       });
     }
     return rows;
@@ -151,17 +232,19 @@ function planksOf(vessels: readonly VesselView[], house: House, wantShaking: rea
 
 function shelfJar(view: VesselView): ShelfJar {
   const suspect = view.state.suspect === undefined ? undefined : CONTAMINANT_WORDS[view.state.suspect];
+  const isRun = view.batch.stage === 'grain' || view.batch.stage === 'bulk';
+  const isEmpty = view.state.phase === 'cooked';
   const growth = cultureFraction(view);
-  const fraction = growth ?? (view.batch.stage === 'grain' ? lastFraction(view) : KEPT_FRACTION);
-  const percent = view.batch.stage === 'grain' ? `${Math.round(fraction * 100)} %` : growthWords(view);
+  const fraction = isEmpty ? 0 : (growth ?? (isRun ? lastFraction(view) : KEPT_FRACTION));
+  const percent = isEmpty ? '' : isRun ? `${Math.round(fraction * 100)} %` : growthWords(view);
   const shaken = view.state.shakenAt === undefined ? '' : ', shaken';
   return {
     view,
     number: view.vessel.number,
     fraction,
     letter: suspect?.letter ?? '',
-    word: suspect?.word ?? (isStalled(view) ? 'slow' : ''),
-    label: `${view.code}, ${suspect?.word ?? percent}${shaken}`,
+    word: suspect?.word ?? wordOf(view),
+    label: `${[view.code, suspect?.word ?? percent, suspect === undefined ? wordOf(view) : ''].filter(Boolean).join(', ')}${shaken}`,
   };
 }
 
@@ -173,4 +256,16 @@ function remarkOf(sound: readonly VesselView[]): string {
     stalled.length > 0 ? `${stalled.map((v) => v.code).join(', ')} gained nothing in 4 days.` : '',
   ];
   return words.filter(Boolean).join(' ');
+}
+
+/** What is to be said of a sound one beside its number. */
+function wordOf(view: VesselView): string {
+  const { state } = view;
+  if (state.phase === 'cooked') {
+    return state.isControl === true ? 'control' : 'waits';
+  }
+  if (state.watchedAt !== undefined) {
+    return 'watch';
+  }
+  return isFruiting(view) ? 'fruits' : isStalled(view) ? 'slow' : '';
 }

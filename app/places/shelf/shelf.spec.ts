@@ -1,3 +1,5 @@
+import { TestBed } from '@angular/core/testing';
+import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Shelf } from './shelf';
@@ -30,8 +32,10 @@ describe('the Shelf', () => {
 
     it('groups jars by batch and cook, fourteen a plank, with what each group needs in a word', () => {
       const planks = [...shelf.host.querySelectorAll('.plank')];
-      expect(planks.map((p) => p.querySelectorAll('.jar').length)).toEqual([14, 14, 12, 7, 1, 3, 1]);
-      const names = planks.map((p) => p.querySelector('.name')!.textContent.replace(/\s+/g, ' ').trim());
+      expect(planks.map((p) => p.querySelectorAll('.jar').length)).toEqual([14, 14, 12, 7, 1, 3, 1, 2]);
+      const names = planks.map((p) =>
+        (p.querySelector('.name')?.textContent ?? '').replace(/\s+/g, ' ').trim(),
+      );
       expect(names[0]).toMatch(/Cook 11 ?4 bad/);
       expect(names[1]).toMatch(/Cook 12 ?shake/);
     });
@@ -109,10 +113,10 @@ describe('the Shelf', () => {
     it('moves a jar to the fridge and back, and takes it out', async () => {
       await shelf.set('open', 'G26-2');
       await press(/^More with G26-2/);
-      await press(/To the fridge/);
+      await press(/^To: Fridge/);
       expect(jar('G26-2').state.place).toBe('fridge');
       await press(/^More with/);
-      await press(/To the shelf/);
+      await press(/^To: Wardrobe/);
       expect(jar('G26-2').state.place).toBe('shelf');
       await press(/^More with/);
       await press(/^Taken out …/);
@@ -122,13 +126,13 @@ describe('the Shelf', () => {
 
     it('walks: one press each, forecast where it fits, the rest at once', async () => {
       await press(/Walk the shelf/);
-      expect(shelf.text()).toContain('1 of 47, day 11');
+      expect(shelf.text()).toContain('1 of 48, day 11');
       await press(/As forecast, \d+ %/);
-      expect(shelf.text()).toContain('2 of 47');
+      expect(shelf.text()).toContain('2 of 48');
       await press(/^50 %/);
       expect(jar('G27-2').state.marks.at(-1)!.fraction).toBe(0.5);
       await press(/Skip this one/);
-      expect(shelf.text()).toContain('4 of 47');
+      expect(shelf.text()).toContain('4 of 48');
     });
 
     it('never lets the forecast take back what was seen', async () => {
@@ -152,6 +156,89 @@ describe('the Shelf', () => {
         expect(view.state.marks.at(-1)!.fraction).toBeGreaterThanOrEqual(before.get(view.code)!);
       }
     });
+  });
+
+  it('opens what an address names where it stands, and offers a walk of that batch alone', async () => {
+    setup = await demoHouse();
+    const b29 = setup.house().batches.find((b) => b.code === 'B29')!;
+    shelf = await render(Shelf, { open: b29.batch.id });
+    expect(shelf.has(/B29-1, \d+ %/)).toBe(true);
+    await press(/^Look at B29 ?1, one press each/);
+    expect(shelf.text()).toContain('1 of 1, day 18');
+    await press(/^75 %/);
+    expect(jar('B29-1').state.marks.at(-1)!.fraction).toBe(0.75);
+    await shelf.set('open', 'G25');
+    expect(shelf.text()).toContain('G25');
+    expect(shelf.text()).withContext('the fridge').not.toContain('G27');
+  });
+
+  it('moves a batch and a row by a press, and says where things go when nothing stands there', async () => {
+    setup = await demoHouse();
+    shelf = await render(Shelf);
+    await press(/Move all of G26/);
+    await press(/^All 7 go to Fridge/);
+    expect(jar('G26-7').state.place).toBe('fridge');
+    await press(/Move the row: Cook 11/);
+    await press(/^All 14 go to Counter/);
+    expect([jar('G27-14').state.place, jar('G27-15').state.place]).toEqual(['counter', 'shelf']);
+    await shelf.press(/^Counter 14/);
+    expect(shelf.text()).toContain('4 bad');
+    await press(/Move the row: Cook 11/);
+    await press(/^All 14 go to Wardrobe/);
+    expect(jar('G27-1').state.place).toBe('shelf');
+  });
+
+  it('shows what is cooked and waits, and keeps a jar of it as a control that is walked', async () => {
+    setup = await demoHouse();
+    const entries = setup.house().batches.find((b) => b.code === 'G28')!;
+    const { cookId } = entries.vessels[0]!.state;
+    for (const step of ['heatOff', 'open'] as const) {
+      await TestBed.inject(Journal).say({ kind: 'cookStep', cookId: cookId!, step });
+    }
+    shelf = await render(Shelf);
+    await press(/^Counter 8/);
+    expect(shelf.text()).toContain('8 quart jars, without a culture');
+    await shelf.set('open', 'G28-1');
+    await press(/^Keep it as a control/);
+    expect(jar('G28-1').state.isControl).toBe(true);
+    await press(/^Wardrobe 55/);
+    expect(shelf.has('G28-1, control')).toBe(true);
+    await shelf.set('open', 'G28-1');
+    await press(/^Looked at, nothing foreign/);
+    expect(jar('G28-1').state.lastLookAt).toBeDefined();
+  });
+
+  it('says where a suspicion was seen; a doubt is watched; either is cleared', async () => {
+    setup = await demoHouse();
+    shelf = await render(Shelf, { open: 'G26-4' });
+    await press(/^Suspect/);
+    await press(/^At the lid or filter/);
+    await press(/^G green mold/);
+    expect(jar('G26-4').state.suspectWhere).toBe('lid');
+    expect(shelf.text()).toContain('green mold at the lid or filter.');
+    await press(/^Cleared: no green mold after all/);
+    expect(jar('G26-4').state.suspect).toBeUndefined();
+    await press(/^Suspect/);
+    await press(/^Only a doubt: watch it/);
+    expect(jar('G26-4').state.watchedAt).toBeDefined();
+    expect(shelf.text()).toContain('4 watch');
+    await press(/^Cleared: nothing wrong/);
+    expect(shelf.text()).not.toContain('4 watch');
+  });
+
+  it('notes the same as the one before, and the rest as forecast, which one press takes back', async () => {
+    setup = await demoHouse();
+    shelf = await render(Shelf);
+    await press(/Walk the shelf/);
+    await press(/^50 %/);
+    await press(/^As the one before, 50 %/);
+    expect(jar('G27-2').state.marks.at(-1)!.fraction).toBe(0.5);
+    const before = setup.house().noted.length;
+    await press(/All the rest as forecast/);
+    await shelf.settle();
+    const more = setup.house().noted.slice(before);
+    expect(more.length).toBeGreaterThan(30);
+    expect(new Set(more.map((e) => ('deedId' in e ? e.deedId : ''))).size).toBe(1);
   });
 
   it('keeps a used-up jar off the planks', async () => {

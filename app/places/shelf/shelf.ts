@@ -3,12 +3,15 @@ import {
   Component,
   DestroyRef,
   computed,
+  effect,
   inject,
   input,
   signal,
 } from '@angular/core';
+import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import {
   DAY_MS,
@@ -18,39 +21,42 @@ import {
   lastFraction,
   brothToSwirl,
   placeOfVessel,
-  type Place,
+  EMPTY_HOUSE,
   type VesselId,
   type VesselView,
 } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
-import { Journal } from '../../data/journal/journal';
+import { Journal, type Said } from '../../data/journal/journal';
 import { Time } from '../../data/clock/time';
+import { Dialogs } from '../../pieces/dialogs';
 import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
-import { shelfBatches, stands, type ShelfBatch } from './shelf-model';
+import { heatWords, isWalked, shelfBatches, shelfPlaces, standWords, type ShelfBatch } from './shelf-model';
 import { Labels } from '../../pieces/labels';
 
 /** A press in the evening is not asked for again in the morning. Our choice. */
 const SWIRL_HOURS = 12;
 
-const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
-  { place: 'shelf', name: 'Shelf' },
-  { place: 'fridge', name: 'Fridge' },
-  { place: 'counter', name: 'Counter' },
-];
+/** Where the Shelf opens: what is sown stands there, unless it is said. */
+const FIRST_PLACE = 'shelf';
 
-/** Every jar that runs or is kept, as it stands; one press opens it. */
+/** Everything that runs, is kept or waits, where it stands; one press opens it, a drag or a press moves it. */
 @Component({
   selector: 'nw-shelf',
   imports: [
+    CdkDrag,
     MatButton,
     MatButtonToggle,
     MatButtonToggleGroup,
+    MatMenu,
+    MatMenuContent,
+    MatMenuItem,
+    MatMenuTrigger,
     Plaque,
     RouterLink,
     RunLine,
@@ -69,24 +75,48 @@ export class Shelf {
   private readonly time = inject(Time);
   private readonly router = inject(Router);
   private readonly print = inject(Labels);
+  private readonly dialogs = inject(Dialogs);
 
-  protected readonly place = signal<Place>('shelf');
+  private readonly chosen = signal(FIRST_PLACE);
+  /** Key of the place that is shown: the chosen one, while it is there. */
+  protected readonly place = computed(() =>
+    this.tabs().some((p) => p.id === this.chosen()) ? this.chosen() : (this.tabs()[0]?.id ?? FIRST_PLACE),
+  );
   protected readonly walk = signal<readonly VesselId[] | undefined>(undefined);
   private readonly minute = this.time.minute;
   protected readonly nowMs = this.minute;
-  protected readonly standing = computed(() =>
-    (this.store.house()?.inHand ?? []).flatMap((b) => b.vessels.filter(stands)),
-  );
-  protected readonly tabs = computed(() =>
-    PLACES.map((p) => ({
-      ...p,
-      count: this.standing().filter((v) => placeOfVessel(v) === p.place).length,
-    })).filter((p) => p.count > 0 || p.place === 'shelf'),
-  );
-  protected readonly batches = computed(() => {
-    const house = this.store.house();
-    return house === undefined ? [] : shelfBatches(house, this.place(), this.minute());
+  private readonly house = computed(() => this.store.house() ?? EMPTY_HOUSE);
+  private readonly places = computed(() => shelfPlaces(this.house()));
+  /** Places of the Shelf; those where things fruit are the Tent's. */
+  protected readonly tabs = computed(() => this.places().filter((p) => p.use !== 'fruit'));
+  protected readonly tents = computed(() => this.places().filter((p) => p.use === 'fruit'));
+  protected readonly here = computed(() => this.tabs().find((p) => p.id === this.place()));
+  protected readonly hereWords = computed(() => {
+    const here = this.here();
+    return here === undefined ? '' : standWords(here, this.house(), this.minute());
   });
+  /** A batch that is opened, and no vessel of it: it stands first, and can be walked alone. */
+  private readonly openedBatchId = computed(() => {
+    const opened = openedIn(this.store.house(), this.open());
+    return opened?.vessel === undefined ? opened?.batch.batch.id : undefined;
+  });
+  protected readonly tooHot = computed(() => heatWords(this.house(), this.place(), this.minute()));
+  protected readonly batches = computed(() => {
+    const opened = this.openedBatchId();
+    const isOpened = ({ view }: ShelfBatch) => Number(view.batch.id === opened);
+    return shelfBatches(this.house(), this.place(), this.minute()).toSorted(
+      (a, b) => isOpened(b) - isOpened(a),
+    );
+  });
+  protected readonly openedBatch = computed(() =>
+    this.batches().find((b) => b.view.batch.id === this.openedBatchId()),
+  );
+  protected readonly openedWalk = computed(() => {
+    const batch = this.openedBatch();
+    return this.walkable().filter((v) => v.batch.id === batch?.view.batch.id);
+  });
+  /** Whether something is being dragged: places show that they take it. */
+  protected readonly dragging = signal(false);
   protected readonly opened = computed(() => {
     const walking = this.walk()?.[0];
     const house = this.store.house();
@@ -97,7 +127,7 @@ export class Shelf {
   });
   protected readonly walkable = computed(() =>
     this.batches().flatMap((b) =>
-      b.planks.flatMap((p) => p.jars.filter((j) => j.letter === '').map((j) => j.view)),
+      b.planks.flatMap((p) => p.jars.filter((j) => j.letter === '' && isWalked(j.view)).map((j) => j.view)),
     ),
   );
   private walkLength = 0;
@@ -110,7 +140,7 @@ export class Shelf {
   protected readonly toSwirl = computed(() => {
     const house = this.store.house();
     const sinceMs = this.minute() - SWIRL_HOURS * HOUR_MS;
-    return house === undefined || this.place() !== 'shelf'
+    return house === undefined || this.here()?.use !== 'run'
       ? []
       : brothToSwirl(house).filter(
           (v) => Date.parse(v.state.swirledAt ?? v.state.inoculatedAt ?? '') < sinceMs,
@@ -123,6 +153,18 @@ export class Shelf {
   });
 
   constructor() {
+    // What an address opens is shown where it stands.
+    const placeOfOpened = computed(() => {
+      const opened = openedIn(this.store.house(), this.open());
+      const vessel = opened?.vessel ?? opened?.batch.vessels.find((v) => v.state.phase !== 'gone');
+      return vessel && placeOfVessel(vessel);
+    });
+    effect(() => {
+      const id = placeOfOpened();
+      if (id !== undefined) {
+        this.chosen.set(id);
+      }
+    });
     const remove = inject(Keys).add([
       { key: 'i', words: 'Inspect: walk the shelf', act: () => this.startWalk() },
       { key: 'p', words: 'Print labels of the opened batch', act: () => void this.labels() },
@@ -142,12 +184,86 @@ export class Shelf {
       .then(() => document.querySelector<HTMLElement>(`[data-code="${CSS.escape(code ?? '')}"]`)?.focus());
   }
 
-  protected startWalk(): void {
-    const ids = this.walkable().map((v) => v.vessel.id);
+  /** With a mouse at once; a finger must rest first, or the page could not be scrolled. */
+  protected readonly dragDelay = { touch: 350, mouse: 0 };
+
+  protected all(batch: ShelfBatch): readonly VesselView[] {
+    return batch.planks.flatMap((p) => p.jars.map((j) => j.view));
+  }
+
+  protected readonly elsewhere = computed(() =>
+    this.places().filter((p) => p.isGone !== true && p.id !== this.place()),
+  );
+  protected readonly nothingHere = computed(() => {
+    const here = this.here();
+    return here === undefined || here.id === FIRST_PLACE
+      ? 'No jars here yet. They arrive from the Box.'
+      : `Nothing stands here: ${here.name}. Things are put here by “Move”, or dragged onto its name.`;
+  });
+
+  /** Those of them that are cooked, and wait for a culture that they need not get; none: undefined. */
+  protected waiting(views: readonly VesselView[]): readonly VesselId[] | undefined {
+    const ids = views
+      .filter((v) => v.state.phase === 'cooked' && v.state.isControl !== true)
+      .map((v) => v.vessel.id);
+    return ids.length === 0 ? undefined : ids;
+  }
+
+  protected keepAsControl(vesselIds: readonly VesselId[]): void {
+    void this.journal.say({ kind: 'keptAsControl', vesselIds: [...vesselIds] });
+  }
+
+  protected show(placeId: string): void {
+    this.chosen.set(placeId);
+    this.walk.set(undefined);
+    void this.router.navigate([], { queryParams: {} });
+  }
+
+  protected move(views: readonly VesselView[], placeId: string): void {
+    const vesselIds = views.filter((v) => placeOfVessel(v) !== placeId).map((v) => v.vessel.id);
+    if (vesselIds.length > 0) {
+      void this.journal.say({ kind: 'moved', vesselIds, place: placeId });
+    }
+  }
+
+  /** What was dragged goes to the place that it was let go over; anywhere else it stays. */
+  protected dropped({ source, dropPoint }: CdkDragEnd, views: readonly VesselView[]): void {
+    this.dragging.set(false);
+    source.reset();
+    const placeId = document
+      .elementsFromPoint(dropPoint.x, dropPoint.y)
+      .flatMap((el) => el.closest('[data-place]')?.getAttribute('data-place') ?? [])[0];
+    if (placeId !== undefined) {
+      this.move(views, placeId);
+    }
+  }
+
+  protected async openPlaces(): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/places-dialog').then((m) => m.PlacesDialog), {
+      data: this.place(),
+    });
+  }
+
+  protected startWalk(of = this.walkable()): void {
+    const ids = of.map((v) => v.vessel.id);
     this.walkLength = ids.length;
     if (ids.length > 0) {
+      this.beforeId.set(undefined);
       this.walk.set(ids);
     }
+  }
+
+  /** The one before in this walk, and how far it was seen to have run. */
+  private readonly beforeId = signal<VesselId | undefined>(undefined);
+  protected readonly before = computed(() => {
+    const id = this.walk() === undefined ? undefined : this.beforeId();
+    const view = id && this.house().vesselById.get(id);
+    return view?.state.marks.at(-1)?.fraction;
+  });
+
+  protected lookedAt(view: VesselView): void {
+    this.beforeId.set(view.vessel.id);
+    this.next();
   }
 
   protected next(): void {
@@ -211,19 +327,21 @@ export class Shelf {
     return sources.length === 0 ? '' : `Sown from ${sources.join(', ')}.`;
   }
 
+  /** All in one deed, so that one press takes it back. */
   private async noteAll(ids: readonly VesselId[]): Promise<void> {
     const house = this.store.house();
-    for (const id of ids) {
+    const saids = ids.flatMap((id): Said[] => {
       const view = house?.vesselById.get(id);
       const forecast = view && house && forecastVessel(house, view);
-      if (view !== undefined && forecast !== undefined) {
-        const day = (this.time.now() - Date.parse(view.state.inoculatedAt ?? '')) / DAY_MS;
-        const fraction = Math.max(
-          lastFraction(view),
-          Math.round(expectedFraction(forecast, day) * 100) / 100,
-        );
-        await this.journal.say({ kind: 'inspected', vesselIds: [id], fraction });
+      if (view === undefined || forecast === undefined) {
+        return [];
       }
+      const day = (this.time.now() - Date.parse(view.state.inoculatedAt ?? '')) / DAY_MS;
+      const fraction = Math.max(lastFraction(view), Math.round(expectedFraction(forecast, day) * 100) / 100);
+      return [{ kind: 'inspected', vesselIds: [id], fraction }];
+    });
+    if (saids.length > 0) {
+      await this.journal.sayAll(saids);
     }
   }
 

@@ -4,9 +4,12 @@ import {
   blockDryMassG,
   forecastVessel,
   formatNumber,
+  isFruiting,
   isRunFull,
   lastFraction,
   nextCutMs,
+  placeOfVessel,
+  useOf,
   type House,
   type VesselView,
   PINS_TO_CUT_DAYS,
@@ -14,7 +17,8 @@ import {
   vesselsInHand,
 } from '../../../core/index';
 import { amountWords } from '../../data/words/measure-words';
-import { rangeWords } from '../../data/words/words';
+import { SUSPECT_AT_WORDS } from '../../data/words/look-words';
+import { CONTAMINANT_WORDS, placeWords, rangeWords } from '../../data/words/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
 const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
@@ -25,30 +29,64 @@ export interface TentBlock {
   readonly word: string;
   readonly due: boolean;
   readonly detail: string;
+  /** One-letter tag of what is wrong with it; empty where nothing is. */
+  readonly letter: string;
 }
 
-/** Blocks that run or fruit, those that need a hand first. */
+/** What fruits, wherever it stands; what runs in a place where things fruit; blocks that have run full and wait to be opened. */
 export function tentBlocks(house: House, nowMs: number): readonly TentBlock[] {
-  const views = vesselsInHand(house).filter(
-    (v) => v.batch.stage === 'bulk' && (v.state.phase === 'running' || v.state.phase === 'opened'),
-  );
+  const views = vesselsInHand(house).filter((v) => isInTent(v, house));
   return views
     .map((view) => tentBlock(house, view, nowMs))
     .sort(
       (a, b) =>
-        rank(a) - rank(b) ||
+        rank(a, house) - rank(b, house) ||
         b.view.batch.number - a.view.batch.number ||
         a.view.vessel.number - b.view.vessel.number,
     );
 }
 
-function rank(block: TentBlock): number {
-  return block.view.state.phase === 'opened' ? 0 : 1;
+function isInTent(view: VesselView, house: House): boolean {
+  const { state, batch } = view;
+  return (
+    isFruiting(view) ||
+    (state.phase === 'running' &&
+      (useOf(house, placeOfVessel(view)) === 'fruit' ||
+        (batch.stage === 'bulk' && state.suspect === undefined && isRunFull(view))))
+  );
+}
+
+/** What fruits in a tent, then what fruits elsewhere, then what only runs. */
+function rank({ view }: TentBlock, house: House): number {
+  return !isFruiting(view) ? 2 : useOf(house, placeOfVessel(view)) === 'fruit' ? 0 : 1;
 }
 
 function tentBlock(house: House, view: VesselView, nowMs: number): TentBlock {
+  const block = soundBlock(house, view, nowMs);
+  const { suspect, suspectWhere } = view.state;
+  const shut = isFruiting(view) && view.state.phase === 'running' ? 'still shut' : '';
+  const here = placeOfVessel(view);
+  const away = useOf(house, here) === 'fruit' ? '' : placeWords(here, house);
+  const detail = [block.detail, shut, away].filter(Boolean).join(', ');
+  return suspect === undefined
+    ? { ...block, detail }
+    : {
+        ...block,
+        word: CONTAMINANT_WORDS[suspect].word,
+        letter: CONTAMINANT_WORDS[suspect].letter,
+        detail: [suspectWhere === undefined ? '' : SUSPECT_AT_WORDS[suspectWhere], away]
+          .filter(Boolean)
+          .join(', '),
+        due: false,
+      };
+}
+
+type SoundBlock = Omit<TentBlock, 'letter'> & { readonly letter: '' };
+
+function soundBlock(house: House, view: VesselView, nowMs: number): SoundBlock {
   const { state, species } = view;
-  if (state.phase === 'running') {
+  const letter = '';
+  if (!isFruiting(view)) {
     return runningBlock(house, view, nowMs);
   }
   const cut = nextCutMs(view) ?? nowMs;
@@ -57,11 +95,12 @@ function tentBlock(house: House, view: VesselView, nowMs: number): TentBlock {
   const fruiting = fruitingOf(view, nowMs);
   if (fruiting === 'ripe' || fruiting === 'pins') {
     return fruiting === 'ripe'
-      ? { view, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
-      : { view, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
+      ? { view, letter, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
+      : { view, letter, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
   }
   return {
     view,
+    letter,
     look: 'resting',
     word: fruiting === 'waiting' ? 'waiting for pins' : 'resting',
     due: false,
@@ -69,12 +108,13 @@ function tentBlock(house: House, view: VesselView, nowMs: number): TentBlock {
   };
 }
 
-function runningBlock(house: House, view: VesselView, nowMs: number): TentBlock {
+function runningBlock(house: House, view: VesselView, nowMs: number): SoundBlock {
   const forecast = forecastVessel(house, view);
   const start = Date.parse(view.state.inoculatedAt ?? new Date(nowMs).toISOString());
   const full = isRunFull(view);
   return {
     view,
+    letter: '',
     look: 'running',
     word: full ? 'run full: open it' : `${formatNumber(lastFraction(view) * 100)} % run`,
     due: full,

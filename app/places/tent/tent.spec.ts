@@ -1,4 +1,6 @@
+import { TestBed } from '@angular/core/testing';
 import { blockDryMassG } from '../../../core/index';
+import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Tent } from './tent';
@@ -39,13 +41,56 @@ describe('the Tent', () => {
     });
 
     it('shows every block with its word and what comes', () => {
-      expect(tent.text()).toContain('black poplar and king oyster, 6 blocks');
+      expect(tent.text()).toContain('black poplar and king oyster, 7 vessels');
       const words = [...tent.host.querySelectorAll('.block')].map((b) =>
         b.textContent.replace(/\s+/g, ' ').trim(),
       );
       expect(words[0]).toMatch(/B28-1 ?resting ?304 g on/);
       expect(words[1]).toMatch(/B28-2 ?cut today ?Cut while the rims are turned down/);
       expect(words[2]).toMatch(/B28-3 ?pins ?cut about/);
+    });
+
+    it('shows a tub that bears with its lid on as a tub, where it stands, and takes its pins', async () => {
+      const drawn = [...tent.host.querySelectorAll('.block')].at(-1)!;
+      expect(drawn.textContent.replace(/\s+/g, ' ').trim()).toMatch(
+        /^B29-2 ?pins ?cut about .* still shut, Wardrobe$/,
+      );
+      expect(drawn.querySelector('.thin')!.getAttribute('d')).toContain('M4 60h142');
+      await tent.set('open', 'B29-2');
+      await type('120');
+      await tent.press('Harvested, 120 g');
+      expect(block('B29-2').state.harvests.length).toBe(1);
+      expect(block('B29-2').state.phase).toBe('running');
+      await tent.set('open', 'B29-2');
+      await tent.press('Opened');
+      expect(block('B29-2').state).toEqual(jasmine.objectContaining({ phase: 'opened', place: 'tent' }));
+    });
+
+    it('shows a moldy block as one, in its row too, and takes it outdoors', async () => {
+      await tent.set('open', 'B28-3');
+      await tent.press('Note, photo, trouble');
+      await tent.press('Suspect');
+      await tent.press('In the middle');
+      await tent.press(/green mold/);
+      const row = [...tent.host.querySelectorAll('.block')][2]!;
+      expect(row.textContent.replace(/\s+/g, ' ').trim()).toMatch(/^G? ?B28-3 ?green mold ?in the middle$/);
+      expect(row.querySelector('.hatch')).not.toBeNull();
+      expect(tent.text()).toContain('Green mold in the middle. Nothing of it is eaten.');
+      expect(tent.has('Harvested')).toBe(false);
+      await tent.press('Taken out, outdoors');
+      expect(block('B28-3').state.goneBecause).toBe('contaminated');
+    });
+
+    it('asks how a block that has run full is opened, and puts it where things fruit', async () => {
+      await TestBed.inject(Journal).say({
+        kind: 'inspected',
+        vesselIds: [block('B29-1').vessel.id],
+        fraction: 1,
+      });
+      await tent.set('open', 'B29-1');
+      await tent.press('Lid off');
+      await tent.press('Opened');
+      expect(block('B29-1').state).toEqual(jasmine.objectContaining({ openedBy: 'lid', place: 'tent' }));
     });
 
     it('reckons the typed grams against the dry mass, beside what this house usually gets', async () => {
@@ -92,7 +137,7 @@ describe('the Tent', () => {
       expect(block('B28-1').state.pinnedAt).toBeDefined();
       await tent.press('Spent, taken out');
       expect(block('B28-1').state.goneBecause).toBe('spent');
-      expect(tent.text()).toContain('5 blocks');
+      expect(tent.text()).toContain('6 vessels');
     });
   });
 

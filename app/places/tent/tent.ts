@@ -10,9 +10,17 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import {
   blockDryMassG,
+  isFruiting,
+  placeToFruit,
+  placesInUse,
+  lastReadC,
+  placeOfVessel,
+  type Opening,
+  type VesselKind,
   formatNumber,
   isRunFull,
   lastFraction,
@@ -20,12 +28,16 @@ import {
   EMPTY_HOUSE,
   allReadyToInoculate,
 } from '../../../core/index';
+import { capital } from '../../data/words/capital';
+import { OPENING_WORDS } from '../../data/words/look-words';
 import { amountWords, shownUnit } from '../../data/words/measure-words';
+import { shortTime, suspectWords, thermometerWords } from '../../data/words/words';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/clock/time';
 import { BlockDrawing } from '../../pieces/block-drawing';
+import { Dialogs } from '../../pieces/dialogs';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
@@ -33,11 +45,28 @@ import { Climate } from './climate';
 import { efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
+/** How each kind of vessel may be opened. Common practice, no source. */
+const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, readonly Opening[]>>> = {
+  bag: ['slit', 'cross', 'top', 'side', 'holes'],
+  tub: ['lid', 'holes'],
+  tray: ['lid'],
+  jar: ['lid'],
+  bottle: ['lid'],
+};
 
 /** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
 @Component({
   selector: 'nw-tent',
-  imports: [BlockDrawing, Climate, MatButton, Plaque, RouterLink, VesselInspector],
+  imports: [
+    BlockDrawing,
+    Climate,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    Plaque,
+    RouterLink,
+    VesselInspector,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tent.html',
   styleUrl: './tent.scss',
@@ -49,6 +78,7 @@ export class Tent {
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   private readonly router = inject(Router);
+  private readonly dialogs = inject(Dialogs);
 
   protected readonly typed = signal('');
   protected readonly withOther = signal(false);
@@ -78,6 +108,28 @@ export class Tent {
       .map((ready) => ready.view)
       .filter((b) => b.batch.stage === 'bulk'),
   );
+  /** Where things fruit, each with what its thermometer showed and how much room is left. */
+  protected readonly tents = computed(() => {
+    const house = this.store.house() ?? EMPTY_HOUSE;
+    return placesInUse(house, 'fruit').map((place) => {
+      const read = lastReadC(house, place.id);
+      const count = this.blocks().filter((b) => placeOfVessel(b.view) === place.id).length;
+      const words = [
+        read === undefined
+          ? ''
+          : `${thermometerWords(read.celsius)} read ${shortTime(read.atMs, this.minute())}`,
+        place.holds === undefined ? '' : `${count} of ${place.holds}`,
+      ];
+      return { id: place.id, name: place.name, words: words.filter(Boolean).join(', ') };
+    });
+  });
+
+  protected async openPlaces(placeId: string): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/places-dialog').then((m) => m.PlacesDialog), {
+      data: placeId,
+    });
+  }
+
   protected readonly selected = computed<TentBlock | undefined>(() => {
     const opened = openedIn(this.store.house(), this.open());
     const blocks = this.blocks();
@@ -90,9 +142,9 @@ export class Tent {
   });
   protected readonly summary = computed(() => {
     const names = [...new Set(this.blocks().flatMap((b) => b.view.species?.name.toLowerCase() ?? []))];
-    return this.blocks().length === 0
-      ? ''
-      : `${names.join(' and ')}, ${this.blocks().length} ${this.blocks().length === 1 ? 'block' : 'blocks'}`;
+    const count = this.blocks().length;
+    const what = this.blocks().every((b) => b.view.batch.vessel.kind === 'bag') ? 'block' : 'vessel';
+    return count === 0 ? '' : `${names.join(' and ')}, ${count} ${what}${count === 1 ? '' : 's'}`;
   });
   /** What stands on the pad, in grams: it takes the unit that this household weighs in. */
   protected readonly massG = computed(() => this.unit().toOwn(Number(this.typed() || '0')));
@@ -129,6 +181,7 @@ export class Tent {
       untracked(() => {
         this.typed.set('');
         this.withOther.set(false);
+        this.how.set(undefined);
       });
     });
     const remove = inject(Keys).add([
@@ -195,8 +248,32 @@ export class Tent {
   }
 
   protected openBlock(view: VesselView): void {
-    void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id] });
+    const house = this.store.house();
+    if (house !== undefined) {
+      const place = placeToFruit(view, house);
+      void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id], how: this.how(), place });
+    }
   }
+
+  protected takeOut(view: VesselView): void {
+    void this.journal.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'contaminated' });
+  }
+
+  protected fruits(view: VesselView): boolean {
+    return isFruiting(view);
+  }
+
+  protected trouble({ view }: TentBlock): string {
+    const { suspect, suspectWhere } = view.state;
+    return suspect === undefined ? '' : capital(suspectWords(suspect, suspectWhere));
+  }
+
+  /** Ways to open such a vessel. */
+  protected readonly hows = computed(() => {
+    const kind = this.selected()?.view.batch.vessel.kind ?? 'bag';
+    return (WAYS[kind] ?? WAYS.bag).map((how) => ({ how, words: capital(OPENING_WORDS[how]) }));
+  });
+  protected readonly how = signal<Opening | undefined>(undefined);
 
   protected spent(view: VesselView): void {
     void this.journal.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'spent' });

@@ -3,11 +3,13 @@ import { emptyRecords } from '../../record/tables.js';
 import type { LiveRecords } from './records-with.js';
 import { NO_WORKINGS } from './workings.js';
 import type { House } from './house.js';
+import { placesWith } from './places-with.js';
 import { withRows } from './with-rows.js';
 
 /** A house without a row. */
 export const EMPTY_HOUSE: House = {
   records: emptyRecords(),
+  placeById: placesWith([]),
   facts: [],
   batches: [],
   inHand: [],

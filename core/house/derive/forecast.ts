@@ -1,6 +1,7 @@
 import {
   checkedPrior,
   forecastTogether,
+  onClock,
   type ColonizationForecast,
   type ColonizationPrior,
 } from '../../growth/forecast.js';
@@ -12,6 +13,7 @@ import type { VesselId } from '../../record/ids.js';
 import { DAY_MS } from '../../base/time.js';
 import type { House, VesselView } from './house.js';
 import type { VesselState } from './vessel-state.js';
+import { clockOf, type Warmth } from './warmth.js';
 
 /** What runs through grain or wood can be foretold; plates are measured, and broth is looked at. */
 export function isForetold({ stage, plan }: Pick<Batch, 'stage' | 'plan'>): boolean {
@@ -34,21 +36,43 @@ export function forecaster(
   batch: Batch,
   vessels: readonly VesselView[],
   species: Species | undefined,
+  warmth: Warmth,
 ): () => BatchForecasts {
   const prior = checkedPrior(priorFor(batch, species));
   let told: BatchForecasts | undefined;
-  return () => (told ??= foretold(vessels, prior));
+  return () => (told ??= foretold(vessels, prior, warmth));
 }
 
-function foretold(vessels: readonly VesselView[], prior: ColonizationPrior): BatchForecasts {
+function foretold(vessels: readonly VesselView[], prior: ColonizationPrior, warmth: Warmth): BatchForecasts {
   const sound = vessels.filter(
     ({ state }) => state.inoculatedAt !== undefined && state.suspect === undefined && state.phase !== 'gone',
   );
+  const clocks = sound.map(({ state, species }) => clockOf(state, species, warmth));
   const { batch, vessels: each } = forecastTogether(
-    sound.map(({ state }) => ({ marks: marksOf(state), shakenDay: dayOf(state, state.shakenAt) })),
+    sound.map(({ state }, i) => {
+      const grownBy = (day: number) => clocks[i]?.grownBy(day) ?? day;
+      const shakenDay = dayOf(state, state.shakenAt);
+      return {
+        marks: marksOf(state).map(({ day, fraction }) => ({ day: grownBy(day), fraction })),
+        shakenDay: shakenDay === undefined ? undefined : grownBy(shakenDay),
+      };
+    }),
     prior,
   );
-  return { batch, vessels: new Map(sound.map((v, i) => [v.vessel.id, each[i]!])) };
+  return {
+    // Like vessels stand together: the batch goes by the clock of its first.
+    batch: onClock(batch, clocks[0]),
+    vessels: new Map(
+      sound.map((v, i) => [
+        v.vessel.id,
+        // A stall is one of the calendar: what stands cold has a reason.
+        {
+          ...onClock(each[i]!, clocks[i]),
+          stalled: clocks[i] === undefined ? each[i]!.stalled : isStalled(v),
+        },
+      ]),
+    ),
+  };
 }
 
 /** Forecast of one vessel, from its own marks and those of its siblings; of a sound one that runs. */

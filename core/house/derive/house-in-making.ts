@@ -7,6 +7,7 @@ import { compareText } from '../../record/order.js';
 import type { Log } from '../../record/readings.js';
 import { FactIndexDraft } from './fact-index.js';
 import { ListDraft, ListsDraft } from './ordered.js';
+import { placesWith } from './places-with.js';
 import { recordsWith, type LiveRecords, type NewRows } from './records-with.js';
 import { isShared } from './shared-facts.js';
 import { Touched } from './touched.js';
@@ -58,6 +59,9 @@ export class HouseInMaking {
     this.putVessels(onceEach(rows.vessels));
     this.putCooks(onceEach(rows.cooks));
     this.putLogs(onceEach(rows.logs));
+    if ((rows.places?.length ?? 0) + (rows.household?.length ?? 0) > 0) {
+      this.touched.warmth = true;
+    }
     rows.isolates?.forEach((isolate) => this.touched.isolates.add(isolate.id));
     rows.species?.forEach((species) => this.touched.species.add(species.id));
     this.index.put(rows.entries ?? []).forEach(({ before, after }) => {
@@ -95,6 +99,7 @@ export class HouseInMaking {
     return {
       records,
       household: records.household[0],
+      placeById: records.places === before.records.places ? before.placeById : placesWith(records.places),
       facts: index.facts,
       batches: views(before.batches),
       inHand: views(before.inHand, isInHand),
@@ -169,6 +174,9 @@ export class HouseInMaking {
     const { vessels, batches, wholeBatches, cooks, fed, gave } = this.touched;
     if (fact === undefined) {
       return;
+    }
+    if (fact.kind === 'placeRead') {
+      this.touched.warmth = true;
     }
     if ('vesselIds' in fact) {
       fact.vesselIds.forEach((id) => vessels.add(id));

@@ -3,7 +3,7 @@ import type { CookVerdict } from '../../cook/verdict.js';
 import type { ColonizationForecast } from '../../growth/forecast.js';
 import type { Batch, Vessel } from '../../record/batch.js';
 import type { CultureUnit } from '../../record/culture.js';
-import type { Household, Isolate, Species } from '../../record/definitions.js';
+import type { Household, Isolate, Place, Species } from '../../record/definitions.js';
 import type { Fact, FactOf } from '../../record/effective.js';
 import type { Entry, HydrationStep } from '../../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
@@ -99,6 +99,8 @@ export interface CookView extends CookFacts {
 export interface House {
   readonly records: LiveRecords;
   readonly household?: Household;
+  /** Places by key: those that every house has, and its own. */
+  readonly placeById: ReadonlyMap<string, Place>;
   readonly facts: readonly Fact[];
   readonly batches: readonly BatchView[];
   /** Those of them that are not over: some vessel is still here. */

@@ -16,6 +16,8 @@ export class Touched {
   readonly rowsOfBatches = new Set<BatchId>();
   readonly isolates = new Set<string>();
   readonly species = new Set<string>();
+  /** Whether it is known to be warmer or colder somewhere than before. */
+  warmth = false;
 
   allBatches(): ReadonlySet<BatchId> {
     return new Set([...this.batches, ...this.wholeBatches]);

@@ -2,7 +2,15 @@ import { takenStepIds } from '../../cook/cook-state.js';
 import { effectiveEntries, type Fact } from '../../record/effective.js';
 import type { Batch } from '../../record/batch.js';
 import type { BrothLook, CultureUnit, Mishap, Radius } from '../../record/culture.js';
-import type { Contaminant, Entry, Fate, Place } from '../../record/entry.js';
+import type {
+  Contaminant,
+  Entry,
+  Fate,
+  GrowthLook,
+  Opening,
+  SuspectAt,
+  Wetness,
+} from '../../record/entry.js';
 import type { CookId, PhotoId, VesselId } from '../../record/ids.js';
 
 export type VesselPhase = 'planned' | 'cooking' | 'cooked' | 'running' | 'opened' | 'gone';
@@ -32,7 +40,15 @@ export interface VesselState {
   readonly marks: readonly Mark[];
   readonly lastLookAt?: string;
   readonly suspect?: Contaminant;
+  /** When it was first suspected, and where in the vessel that was. */
   readonly suspectAt?: string;
+  readonly suspectWhere?: SuspectAt;
+  /** Since when there is a doubt that cannot be named yet. */
+  readonly watchedAt?: string;
+  /** Suspicions and doubts that were wrong. */
+  readonly cleared: readonly { readonly at: string; readonly of?: Contaminant }[];
+  readonly look?: GrowthLook;
+  readonly wetness?: Wetness;
   readonly notes: readonly { readonly at: string; readonly text: string }[];
   readonly photoIds: readonly PhotoId[];
   /** Growth of a plate, look by look. */
@@ -42,8 +58,14 @@ export interface VesselState {
   readonly wrappedAt?: string;
   readonly mishaps: readonly { readonly at: string; readonly what: Mishap }[];
   readonly shakenAt?: string;
-  readonly place?: Place;
+  /** Key of the place where it was put, where it was put anywhere. */
+  readonly place?: string;
+  /** Where it was put, one after the other. */
+  readonly stays: readonly { readonly at: string; readonly place: string }[];
+  /** Kept without a culture, beside those that have one. */
+  readonly isControl?: true;
   readonly openedAt?: string;
+  readonly openedBy?: Opening;
   readonly pinnedAt?: string;
   readonly harvests: readonly { readonly at: string; readonly massG: number; readonly sharedBy: number }[];
   readonly goneAt?: string;
@@ -54,6 +76,10 @@ export interface VesselState {
 export type VesselDraft = {
   -readonly [K in keyof VesselState]: VesselState[K] extends readonly (infer R)[] ? R[] : VesselState[K];
 };
+
+/** Where what is sown stands, and what is opened, unless it is said. */
+export const PLACE_OF_RUNS = 'shelf';
+export const PLACE_OF_OPENED = 'tent';
 
 /**
  * Folds the entries about one vessel into its present state. Entries may come in any order and may speak of
@@ -79,7 +105,9 @@ export function newVessel(): VesselDraft {
     phase: 'planned',
     sourceVesselIds: [],
     compartments: [],
+    stays: [],
     marks: [],
+    cleared: [],
     notes: [],
     photoIds: [],
     radii: [],
@@ -154,7 +182,8 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       if (fact.compartment !== undefined && !draft.compartments.includes(fact.compartment)) {
         draft.compartments.push(fact.compartment);
       }
-      draft.place ??= 'shelf';
+      draft.isControl = undefined;
+      put(draft, fact.at, draft.place ?? PLACE_OF_RUNS);
       break;
     case 'inspected':
       afterLook(draft, fact);
@@ -172,12 +201,17 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       draft.mishaps.push({ at: fact.at, what: fact.what });
       break;
     case 'moved':
-      draft.place = fact.place;
+      put(draft, fact.at, fact.place);
       break;
     case 'opened':
       draft.phase = 'opened';
       draft.openedAt ??= fact.at;
-      draft.place = 'tent';
+      draft.openedBy = fact.how ?? draft.openedBy;
+      put(draft, fact.at, fact.place ?? PLACE_OF_OPENED);
+      break;
+    case 'keptAsControl':
+      draft.isControl = true;
+      put(draft, fact.at, draft.place ?? PLACE_OF_RUNS);
       break;
     case 'pinned':
       draft.pinnedAt = fact.at;
@@ -198,6 +232,11 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       break;
     default:
   }
+}
+
+function put(draft: VesselDraft, at: string, place: string): void {
+  draft.place = place;
+  draft.stays.push({ at, place });
 }
 
 function leave(draft: VesselDraft, at: string, because: NonNullable<VesselState['goneBecause']>): void {
@@ -225,10 +264,9 @@ function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }
   if (fact.fraction !== undefined) {
     draft.marks.push({ at: fact.at, fraction: fact.fraction });
   }
-  if (fact.suspect !== undefined) {
-    draft.suspect = fact.suspect;
-    draft.suspectAt ??= fact.at;
-  }
+  tellSuspicion(draft, fact);
+  draft.look = fact.look ?? draft.look;
+  draft.wetness = fact.wetness ?? draft.wetness;
   if (fact.note !== undefined) {
     draft.notes.push({ at: fact.at, text: fact.note });
   }
@@ -238,5 +276,21 @@ function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }
   draft.broth = fact.broth ?? draft.broth;
   if (fact.photoId !== undefined) {
     draft.photoIds.push(fact.photoId);
+  }
+}
+
+function tellSuspicion(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }>): void {
+  if (fact.cleared === true && (draft.suspect ?? draft.watchedAt) !== undefined) {
+    draft.cleared.push({ at: fact.at, ...(draft.suspect !== undefined && { of: draft.suspect }) });
+    draft.suspect = draft.suspectAt = draft.suspectWhere = draft.watchedAt = undefined;
+  }
+  if (fact.watched === true) {
+    draft.watchedAt ??= fact.at;
+  }
+  if (fact.suspect !== undefined) {
+    draft.suspect = fact.suspect;
+    draft.suspectAt ??= fact.at;
+    draft.suspectWhere = fact.suspectAt ?? draft.suspectWhere;
+    draft.watchedAt = undefined;
   }
 }

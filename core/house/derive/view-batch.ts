@@ -6,6 +6,7 @@ import type { BatchView, VesselView } from './house.js';
 import type { Attempt } from './attempt.js';
 import { forecaster, isForetold, type BatchForecasts } from './forecast.js';
 import { lastOf } from './last-of.js';
+import type { Warmth } from './warmth.js';
 
 const NO_FORECASTS: BatchForecasts['vessels'] = new Map();
 
@@ -19,6 +20,7 @@ export function viewBatch(
   madeAt: string,
   vessels: readonly VesselView[],
   facts: readonly Fact[],
+  warmth: Warmth,
   attempt: Attempt,
 ): BatchView {
   const steps = facts.filter((f) => f.kind === 'stepDone');
@@ -28,7 +30,7 @@ export function viewBatch(
   const species = vessels.find((v) => v.species !== undefined)?.species;
   const foretell =
     isForetold(batch) && inoculatedAtMs !== undefined
-      ? attempt('forecast', () => forecaster(batch, vessels, species))
+      ? attempt('forecast', () => forecaster(batch, vessels, species, warmth))
       : undefined;
   return {
     batch,

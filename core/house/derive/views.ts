@@ -16,6 +16,9 @@ import type { Touched } from './touched.js';
 import { viewBatch } from './view-batch.js';
 import { viewCook } from './view-cook.js';
 import { viewVessel } from './view-vessel.js';
+import { isForetold } from './forecast.js';
+import { placesWith } from './places-with.js';
+import { Warmth } from './warmth.js';
 import type { Workings } from './workings.js';
 
 /** The part of the workings that follows from rows alone. */
@@ -47,6 +50,7 @@ export class Views {
   private readonly sharedByCook: MapDraft<CookId, SharedFacts>;
   private readonly isolates: ReadonlyMap<string, Isolate>;
   private readonly species: ReadonlyMap<string, Species>;
+  private readonly warmth: Warmth;
   private kinds: Workings['kinds'];
 
   constructor(
@@ -64,6 +68,10 @@ export class Views {
     this.isolates = new Map(records.isolates.map((i) => [i.id, i]));
     this.species = new Map(records.species.map((s) => [s.id, s]));
     this.kinds = before.kinds;
+    this.warmth =
+      touched.warmth || before.warmth === undefined
+        ? new Warmth(placesWith(records.places), rows.index.facts, records.household[0]?.roomC)
+        : before.warmth;
   }
 
   *work(): Generator<void, Workings> {
@@ -83,6 +91,9 @@ export class Views {
         touched.batches.add(batchId);
       }
     }
+    if (touched.warmth) {
+      this.touchForecasts();
+    }
     for (const id of touched.allBatches()) {
       this.viewBatch(id);
       yield;
@@ -95,6 +106,7 @@ export class Views {
       ...rows,
       lineage,
       kinds: this.kinds,
+      warmth: this.warmth,
       sharedByCook: this.sharedByCook.done(),
       batchViews: this.batchViews.done(),
       vesselViews: this.vesselViews.done(),
@@ -153,6 +165,15 @@ export class Views {
     }
   }
 
+  /** Whatever runs goes by another clock once it is known to be warmer or colder. */
+  private touchForecasts(): void {
+    for (const { batch, vessels } of this.before.batchViews.values()) {
+      if (isForetold(batch) && vessels.some((v) => v.state.phase === 'running')) {
+        this.touched.batches.add(batch.id);
+      }
+    }
+  }
+
   private shareByCook(id: CookId): void {
     const before = this.before.sharedByCook.get(id);
     const now = sharedByCook(this.rows.index.ofCook.get(id) ?? []);
@@ -179,7 +200,7 @@ export class Views {
     const troubles: Trouble[] = [];
     this.batchViews.set(
       id,
-      viewBatch(batch, code, madeAt, views, facts, attemptFor({ of: 'batch', code }, troubles)),
+      viewBatch(batch, code, madeAt, views, facts, this.warmth, attemptFor({ of: 'batch', code }, troubles)),
     );
     this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
   }

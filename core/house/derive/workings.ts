@@ -7,6 +7,7 @@ import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
 import { NO_LINEAGE, type LayeredLineage } from './lineage-with.js';
+import type { Warmth } from './warmth.js';
 import type { SharedFacts } from './shared-facts.js';
 
 /** Everything that a house is derived from step by step: kept, so that a new row costs only what it touches. */
@@ -14,6 +15,8 @@ export interface Workings {
   readonly index: FactIndex;
   readonly lineage: LayeredLineage;
   readonly kinds: Kinds;
+  /** Absent in a house without a row. */
+  readonly warmth?: Warmth;
   readonly batchRows: LayeredMap<BatchId, Batch>;
   readonly vesselRows: LayeredMap<VesselId, Vessel>;
   readonly cookRows: LayeredMap<CookId, Cook>;

@@ -1,0 +1,45 @@
+import type { GrowthLook, Opening, PlaceUse, SuspectAt, Wetness } from '../../../core/index';
+
+/** Where in a vessel trouble was seen. */
+export const SUSPECT_AT_WORDS: Readonly<Record<SuspectAt, string>> = {
+  top: 'at the top',
+  middle: 'in the middle',
+  bottom: 'at the bottom',
+  point: 'where it was inoculated',
+  lid: 'at the lid or filter',
+  all: 'all over',
+};
+
+export const GROWTH_LOOK_WORDS: Readonly<Record<GrowthLook, string>> = {
+  even: 'even and white',
+  ropy: 'ropy',
+  fluffy: 'fluffy',
+  thin: 'thin',
+  patchy: 'in patches',
+  drops: 'yellow drops',
+  bruised: 'blue-grey bruise',
+};
+
+export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {
+  dry: 'dry',
+  right: 'right',
+  beaded: 'beads on the glass',
+  pooled: 'water at the bottom',
+};
+
+export const OPENING_WORDS: Readonly<Record<Opening, string>> = {
+  slit: 'a slit',
+  cross: 'a cross',
+  top: 'top cut off',
+  side: 'opened at its side',
+  lid: 'lid off',
+  holes: 'holes',
+};
+
+/** What a place is for. */
+export const PLACE_USE_WORDS: Readonly<Record<PlaceUse, string>> = {
+  run: 'things run there',
+  cold: 'kept cold',
+  fruit: 'things fruit there',
+  wait: 'only until they go on',
+};

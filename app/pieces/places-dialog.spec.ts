@@ -1,0 +1,55 @@
+import { MAT_DIALOG_DATA } from '@angular/material/dialog';
+import { demoHouse, type SpecHouse } from '../testing/house';
+import { render } from '../testing/render';
+import { PlacesDialog } from './places-dialog';
+
+describe('places of the house', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  const open = async (placeId: string) => {
+    setup = await demoHouse({ provide: MAT_DIALOG_DATA, useValue: placeId });
+    return render(PlacesDialog);
+  };
+  const place = (name: string) => [...setup.house().placeById.values()].find((p) => p.name === name);
+
+  it('note what a thermometer shows, and refuse what none can', async () => {
+    const dialog = await open('shelf');
+    expect(dialog.text()).toContain('Last read 25.3 °C');
+    await dialog.fill('Its thermometer shows', '240');
+    await dialog.press('Note it');
+    expect(dialog.text()).toContain('It shows must be between -40 and 70 °C. You gave 240 °C.');
+    await dialog.fill('Its thermometer shows', '26,5');
+    await dialog.press('Note it');
+    expect(setup.house().facts.at(-1)).toEqual(
+      jasmine.objectContaining({ kind: 'placeRead', placeId: 'shelf', celsius: 26.5 }),
+    );
+    expect(dialog.text()).toContain('Last read 26.5 °C');
+  });
+
+  it('change a place in its own words, close it, and open it again', async () => {
+    const dialog = await open('counter');
+    await dialog.fill('Name', 'Kitchen table');
+    await dialog.fill('Stand there', '12');
+    await dialog.press('Keep it so');
+    expect(place('Kitchen table')).toEqual(jasmine.objectContaining({ id: 'counter', holds: 12 }));
+    await dialog.press('It is no longer there');
+    expect(place('Kitchen table')!.isGone).toBe(true);
+    await dialog.press('It is there again');
+    expect(place('Kitchen table')!.isGone).toBeUndefined();
+  });
+
+  it('add one of its own, which is then the one that is shown', async () => {
+    const dialog = await open('shelf');
+    await dialog.choose('Place', 'Another place');
+    await dialog.press('Add this place');
+    expect(dialog.text()).toContain('Name must be 1 to 80 letters long.');
+    await dialog.fill('Name', 'Bathroom');
+    await dialog.choose('What it is for', 'things fruit there');
+    await dialog.fill('Kept at', '17');
+    await dialog.press('Add this place');
+    await dialog.settle();
+    expect(place('Bathroom')).toEqual(jasmine.objectContaining({ use: 'fruit', setC: 17 }));
+    expect(dialog.has('Keep it so')).toBe(true);
+  });
+});

@@ -1,0 +1,217 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { FormControl, FormGroup } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { EMPTY_HOUSE, PlaceUse, lastReadC, type Place } from '../../core/index';
+import { Time } from '../data/clock/time';
+import { Definitions } from '../data/journal/definitions';
+import { Journal } from '../data/journal/journal';
+import { HouseStore } from '../data/store/house-store';
+import { PLACE_USE_WORDS } from '../data/words/look-words';
+import { fieldText } from '../data/words/measure-words';
+import { shortTime, thermometerWords } from '../data/words/words';
+import { checkedBy, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
+import { ChoiceField, type Choice } from './form/choice-field';
+import { isSound, valueOf } from './form/form-state';
+import { TextField } from './form/text-field';
+
+const ANOTHER = 'another';
+const NAME = typedLine({ label: 'Name' });
+const SET = typedNumberOrNothing(rangeOf({ name: 'Kept at', unit: '°C', min: -30, max: 60 }));
+const HOLDS = typedNumberOrNothing(
+  rangeOf({ name: 'Stand there with ease', unit: '', min: 1, max: 2000, whole: true }),
+);
+const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max: 70 }));
+
+/** Places of the house: what each is called, is for and is kept at, and what its thermometer shows. */
+@Component({
+  selector: 'nw-places-dialog',
+  imports: [ChoiceField, MatButton, MatDialogContent, MatDialogTitle, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Places</h2>
+    <mat-dialog-content>
+      <nw-choice-field name="Place" [options]="choices()" [control]="which" />
+      @if (place(); as place) {
+        <form class="read" (submit)="$event.preventDefault(); note(place.id)">
+          <nw-text-field
+            name="Its thermometer shows"
+            keys="decimal"
+            unit="°C"
+            [longest]="8"
+            [control]="read"
+          />
+          <button type="submit" matButton="outlined" class="deed">Note it</button>
+        </form>
+        @if (lastRead(); as words) {
+          <p class="soft">{{ words }}</p>
+        }
+      }
+      <form (submit)="$event.preventDefault(); save()">
+        <nw-text-field name="Name" [longest]="80" [control]="form.controls.name" />
+        <nw-choice-field name="What it is for" [options]="uses" [control]="form.controls.use" />
+        <div class="two">
+          <nw-text-field
+            name="Kept at (empty: as warm as the room)"
+            keys="decimal"
+            unit="°C"
+            [longest]="8"
+            [control]="form.controls.setC"
+          />
+          <nw-text-field
+            name="Stand there with ease"
+            keys="numeric"
+            [longest]="5"
+            [control]="form.controls.holds"
+          />
+        </div>
+        <button type="submit" matButton="elevated" class="deed">
+          {{ place() ? 'Keep it so' : 'Add this place' }}
+        </button>
+      </form>
+      @if (place(); as place) {
+        <button type="button" matButton="outlined" class="deed quiet" (click)="close(place)">
+          {{ place.isGone ? 'It is there again' : 'It is no longer there' }}
+        </button>
+      }
+      @if (kept()) {
+        <p aria-live="polite">{{ kept() }}</p>
+      }
+      <p class="small soft">
+        A heat mat needs a thermostat of its own, a cut-out and a residual-current switch; nothing that is wet
+        stands on it bare.
+      </p>
+    </mat-dialog-content>
+  `,
+  styles: `
+    mat-dialog-content,
+    form {
+      display: grid;
+      gap: 14px;
+    }
+    .read {
+      grid-template-columns: minmax(0, 1fr) auto;
+      align-items: end;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 12px;
+      align-items: end;
+    }
+  `,
+})
+export class PlacesDialog {
+  private readonly store = inject(HouseStore);
+  private readonly definitions = inject(Definitions);
+  private readonly journal = inject(Journal);
+  private readonly time = inject(Time);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  protected readonly which = new FormControl(inject<string>(MAT_DIALOG_DATA), { nonNullable: true });
+  private readonly chosenId = valueOf(this.which);
+  private readonly house = computed(() => this.store.house() ?? EMPTY_HOUSE);
+  protected readonly place = computed(() => this.house().placeById.get(this.chosenId()));
+  protected readonly choices = computed<readonly Choice[]>(() => [
+    ...[...this.house().placeById.values()].map(({ id, name, isGone }) => ({
+      value: id,
+      words: isGone === true ? `${name}, no longer there` : name,
+    })),
+    { value: ANOTHER, words: 'Another place' },
+  ]);
+  protected readonly uses: readonly Choice<PlaceUse>[] = PlaceUse.options.map((use) => ({
+    value: use,
+    words: PLACE_USE_WORDS[use],
+  }));
+  protected readonly lastRead = computed(() => {
+    const read = lastReadC(this.house(), this.chosenId());
+    return (
+      read && `Last read ${thermometerWords(read.celsius)}, ${shortTime(read.atMs, this.time.minute())}.`
+    );
+  });
+  protected readonly kept = signal('');
+
+  protected readonly read = new FormControl('', { nonNullable: true, validators: checkedBy(() => READ) });
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: checkedBy(() => NAME) }),
+    use: new FormControl<PlaceUse>('run', { nonNullable: true }),
+    setC: new FormControl('', { nonNullable: true, validators: checkedBy(() => SET) }),
+    holds: new FormControl('', { nonNullable: true, validators: checkedBy(() => HOLDS) }),
+  });
+
+  constructor() {
+    // A place that was just added is known a moment after it was chosen.
+    const shown = computed(() => `${this.chosenId()} ${this.place()?.id ?? ''}`);
+    effect(() => {
+      shown();
+      untracked(() => {
+        const place = this.place();
+        this.read.reset();
+        this.kept.set('');
+        this.form.reset({
+          name: place?.name ?? '',
+          use: place?.use ?? 'run',
+          setC: place?.setC === undefined ? '' : fieldText(place.setC, '°C'),
+          holds: String(place?.holds ?? ''),
+        });
+      });
+    });
+  }
+
+  protected async note(placeId: string): Promise<void> {
+    if (isSound(this.read, this.host)) {
+      const celsius = READ.parse(this.read.value);
+      if (await this.journal.say({ kind: 'placeRead', placeId, celsius })) {
+        this.read.reset();
+        this.kept.set('Noted.');
+      }
+    }
+  }
+
+  protected async save(): Promise<void> {
+    if (!isSound(this.form, this.host)) {
+      return;
+    }
+    const { name, use, setC, holds } = this.form.getRawValue();
+    const content = { name: NAME.parse(name), use, setC: SET.parse(setC), holds: HOLDS.parse(holds) };
+    const place = this.place();
+    if (place !== undefined) {
+      await this.keep(place, content);
+      return;
+    }
+    const nowMs = this.time.now();
+    const id = `own-${nowMs.toString(36)}`;
+    const updatedAt = new Date(nowMs).toISOString();
+    if (await this.definitions.add('places', { id, schemaVersion: 1, updatedAt, ...content })) {
+      this.which.setValue(id);
+    }
+  }
+
+  protected close(place: Place): Promise<void> {
+    return this.keep(place, { isGone: place.isGone === true ? undefined : true });
+  }
+
+  /** A house of before there were places has no row of its own yet. */
+  private async keep(place: Place, change: Partial<Place>): Promise<void> {
+    const hasRow = this.house().records.places.some((p) => p.id === place.id);
+    const kept = hasRow
+      ? await this.definitions.change('places', place.id, change)
+      : await this.definitions.add('places', {
+          ...place,
+          ...change,
+          updatedAt: new Date(this.time.now()).toISOString(),
+        });
+    if (kept) {
+      this.kept.set('Kept.');
+    }
+  }
+}

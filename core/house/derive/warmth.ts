@@ -1,0 +1,87 @@
+import { DAY_MS } from '../../base/time.js';
+import { cardinalOf, growthRateAt } from '../../growth/temperature-response.js';
+import { WarmClock } from '../../growth/warm-clock.js';
+import type { Place, Species } from '../../record/definitions.js';
+import type { Fact, FactOf } from '../../record/effective.js';
+import type { VesselState } from './vessel-state.js';
+
+/** What was read holds so long; then a place is as warm as it is set again. Our choice. */
+const READ_HOLDS_MS = 3 * DAY_MS;
+
+interface Read {
+  readonly atMs: number;
+  readonly celsius: number;
+}
+
+/** How warm the places of a house are and were. */
+export class Warmth {
+  private readonly reads = new Map<string, Read[]>();
+
+  /**
+   * @param facts in the order of happening
+   * @param roomC where no place says otherwise; undefined where that is not known
+   */
+  constructor(
+    private readonly placeById: ReadonlyMap<string, Place>,
+    facts: readonly Fact[],
+    private readonly roomC: number | undefined,
+  ) {
+    for (const fact of facts) {
+      if (fact.kind === 'placeRead') {
+        this.add(fact);
+      }
+    }
+  }
+
+  /** When it changed at a place, as far as is known. */
+  changesAt(placeId: string): readonly number[] {
+    return (this.reads.get(placeId) ?? []).flatMap(({ atMs }) => [atMs, atMs + READ_HOLDS_MS]);
+  }
+
+  /** °C at a place at a moment; undefined where nothing is known. */
+  at(placeId: string, atMs: number): number | undefined {
+    const read = this.reads.get(placeId)?.findLast((r) => r.atMs <= atMs);
+    return read !== undefined && atMs < read.atMs + READ_HOLDS_MS
+      ? read.celsius
+      : (this.placeById.get(placeId)?.setC ?? this.roomC);
+  }
+
+  private add({ placeId, at, celsius }: FactOf<'placeRead'>): void {
+    const reads = this.reads.get(placeId) ?? [];
+    reads.push({ atMs: Date.parse(at), celsius });
+    this.reads.set(placeId, reads);
+  }
+}
+
+/**
+ * The clock of one vessel: how quick it was wherever it stood, against where its species usually stands. Undefined where it
+ * always was as quick as usual.
+ */
+export function clockOf(
+  { inoculatedAt, stays }: Pick<VesselState, 'inoculatedAt' | 'stays'>,
+  species: Pick<Species, 'incubationC'> | undefined,
+  warmth: Warmth,
+): WarmClock | undefined {
+  if (inoculatedAt === undefined || species === undefined) {
+    return undefined;
+  }
+  const startMs = Date.parse(inoculatedAt);
+  const moments = [
+    startMs,
+    ...stays.flatMap(({ at, place }) => [Date.parse(at), ...warmth.changesAt(place)]),
+  ];
+  const cardinal = cardinalOf(species.incubationC);
+  const usual = growthRateAt(species.incubationC.value, cardinal);
+  const rates = [...new Set(moments)]
+    .filter((ms) => ms >= startMs)
+    .sort((a, b) => a - b)
+    .map((ms) => {
+      const place = stays.findLast((stay) => Date.parse(stay.at) <= ms)?.place;
+      const celsius = place === undefined ? undefined : warmth.at(place, ms);
+      return {
+        day: (ms - startMs) / DAY_MS,
+        rate: celsius === undefined ? 1 : growthRateAt(celsius, cardinal) / usual,
+      };
+    });
+  return rates.every(({ rate }) => rate === 1) ? undefined : new WarmClock(rates);
+}

@@ -1,0 +1,101 @@
+import { expect, test, type Page } from '@playwright/test';
+import { button, openDemo } from './house.js';
+
+const last = (page: Page, words: string | RegExp) =>
+  expect(page.getByRole('region', { name: 'Today' }).getByText(words)).toBeVisible();
+
+test('a look that is due opens what it speaks of, and walks it alone', async ({ page }) => {
+  await openDemo(page, 'stove');
+  await page
+    .getByRole('region', { name: 'Today' })
+    .getByRole('link', { name: /Look at B29/ })
+    .click();
+  await expect(page).toHaveURL(/shelf\?open=/);
+  await expect(page.getByRole('region', { name: 'B29' })).toBeInViewport();
+  await button(page, /^Look at B29/).click();
+  await expect(page.getByText('1 of 1, day 18')).toBeVisible();
+  await button(page, '75 %').click();
+  await last(page, 'B29-1: 75 %');
+});
+
+test('a jar, a row and a batch are dragged to another place, and one press brings each back', async ({
+  page,
+}) => {
+  await openDemo(page, 'shelf');
+  const fridge = page.locator('[data-place=fridge]');
+  await expect(fridge).toHaveText('Fridge 29');
+  await page.locator('[data-code="G27-2"]').dragTo(fridge);
+  await last(page, 'G27-2 to Fridge');
+  await expect(fridge).toHaveText('Fridge 30');
+  await button(page, 'Undo').click();
+  await expect(fridge).toHaveText('Fridge 29');
+  await button(page, /Cook 12/).dragTo(page.locator('[data-place=tent]'));
+  await expect(page.locator('[data-place=tent]')).toHaveText('Tent 20');
+  await button(page, 'Undo').click();
+  // Not let go over a place: it stays.
+  await page.locator('[data-code="G27-2"]').dragTo(page.getByRole('heading', { name: 'Shelf' }));
+  await expect(page.locator('[data-place=shelf]')).toHaveText('Wardrobe 54');
+});
+
+test('a green jar is found, cleared, found again and taken out', async ({ page }) => {
+  await openDemo(page, 'shelf');
+  await button(page, /^G27-20,/).click();
+  const suspect = async () => {
+    await button(page, 'Suspect').click();
+    await page.getByRole('radio', { name: 'In the middle' }).click();
+    await button(page, 'G green mold').click();
+  };
+  await suspect();
+  await expect(page.getByText('green mold in the middle. Keep it shut; take it outdoors.')).toBeVisible();
+  await button(page, 'Cleared: no green mold after all').click();
+  await expect(page.getByText('no green mold after all', { exact: false }).first()).toBeVisible();
+  await expect(button(page, /^G27-20, \d+ %/)).toBeVisible();
+  await suspect();
+  await button(page, 'Close').click();
+  await expect(page.getByRole('heading', { name: '5 pint jars of wet rot and green mold' })).toBeVisible();
+  await button(page, 'Taken out, all 5').click();
+  await expect(button(page, /^G27-20,/)).toBeHidden();
+  await last(page, /G27-3, 7, 8, 12, 20: contaminated|5 of G27: contaminated/);
+});
+
+test('pins come early, at 70 %, and are cut from the bag as it stands', async ({ page }) => {
+  await openDemo(page, 'shelf');
+  await button(page, /^B29-1,/).click();
+  await button(page, '75 %').click();
+  await button(page, 'Pins seen').click();
+  await page.getByRole('link', { name: 'It fruits: to the Tent' }).click();
+  await expect(page).toHaveURL(/tent\?open=/);
+  const card = page.getByRole('region', { name: /^B29-1/ });
+  await expect(card).toContainText('pins');
+  await expect(button(page, /B29-1, pins/)).toContainText('still shut, Wardrobe');
+  for (const digit of '150') {
+    await card.getByRole('button', { name: digit, exact: true }).click();
+  }
+  await button(page, 'Harvested, 150 g').click();
+  await last(page, 'B29-1 harvested, 150 g');
+});
+
+test('a place of one’s own takes a block, its warmth is read, and it is kept over a reload', async ({
+  page,
+}) => {
+  await openDemo(page, 'tent');
+  await button(page, 'Places, warmth').click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('combobox', { name: 'Place', exact: true }).click();
+  await page.getByRole('option', { name: 'Another place' }).click();
+  await dialog.getByLabel('Name').fill('Bathroom');
+  await dialog.getByRole('combobox', { name: 'What it is for' }).click();
+  await page.getByRole('option', { name: 'things fruit there' }).click();
+  await button(page, 'Add this place').click();
+  await dialog.getByLabel('Its thermometer shows').fill('18.4');
+  await button(page, 'Note it').click();
+  await expect(dialog.getByText(/^Last read 18.4/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.goto('/demo/tent?open=B28-3');
+  await button(page, 'Note, photo, trouble').click();
+  await button(page, 'More with B28-3').click();
+  await page.getByRole('menuitem', { name: 'To: Bathroom' }).click();
+  await last(page, 'B28-3 to Bathroom');
+  await page.reload();
+  await expect(page.getByText('18.4 °C read').first()).toBeVisible();
+});
