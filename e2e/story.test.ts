@@ -130,10 +130,11 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await press('Done, next');
     await expect(page.getByText('block 2 of 2')).toBeVisible();
     await press('Done, next');
-    await hands.press(page.getByRole('link', { name: 'To the Tent' }));
+    await hands.press(page.getByRole('link', { name: 'To the Shelf' }));
     await pass(page, 24 * 24 * 60);
-    await press(/B1-1, 0 % run/);
+    await press(/^B1-1, 0 %/);
     await press('100 %');
+    await go(page, 'Tent');
     await press('Opened');
     await pass(page, 10 * 24 * 60);
     await harvest(page, hands, '318');

@@ -1,6 +1,7 @@
 export {
   foldVessel,
   vesselState,
+  type Flush,
   type Mark,
   type VesselPhase,
   type VesselState,

@@ -103,6 +103,7 @@ export function requirePossible(world: World, fact: Fact): void {
       return;
     case 'opened':
     case 'pinned':
+    case 'soaked':
       requirePhase(world, fact.vesselIds, ['running', 'opened'], 'inoculated');
       return;
     case 'keptAsControl':

@@ -113,6 +113,18 @@ export type Wetness = z.infer<typeof Wetness>;
 export const Opening = z.enum(['slit', 'cross', 'top', 'side', 'lid', 'holes']);
 export type Opening = z.infer<typeof Opening>;
 
+/** How good a flush was when it was cut. */
+export const FlushQuality = z.enum(['prime', 'fair', 'late']);
+export type FlushQuality = z.infer<typeof FlushQuality>;
+
+/** What a flush went to. */
+export const FlushUse = z.enum(['eaten', 'dried', 'given', 'sold', 'spawn']);
+export type FlushUse = z.infer<typeof FlushUse>;
+
+/** Where a spent block went. */
+export const SpentTo = z.enum(['compost', 'bed']);
+export type SpentTo = z.infer<typeof SpentTo>;
+
 /** Set where a correction was made by walking back or forward, and not by pointing at an entry. */
 const undo = z.literal(true).optional();
 
@@ -338,12 +350,25 @@ export const Entry = z.discriminatedUnion('kind', [
     kind: z.literal('harvested'),
     vesselIds,
     massG: z.number().positive().max(20_000),
+    quality: FlushQuality.optional(),
+    use: FlushUse.optional(),
+    /** What it weighed once it was dry. */
+    dryG: z.number().positive().max(20_000).optional(),
+  }),
+  /** Between flushes: laid in water, and what it took up of it. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('soaked'),
+    vesselIds,
+    takenUpG: z.number().nonnegative().max(20_000).optional(),
   }),
   z.strictObject({
     ...fact,
     kind: z.literal('discarded'),
     vesselIds,
     reason: Fate,
+    /** Of what is spent. */
+    to: SpentTo.optional(),
   }),
   /** A whole batch that is not to be worked on: made by mistake, or given up. Its vessels go with it. */
   z.strictObject({ ...fact, kind: z.literal('putAway'), batchId: BatchId }),

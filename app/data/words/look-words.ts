@@ -1,4 +1,13 @@
-import type { GrowthLook, Opening, PlaceUse, SuspectAt, Wetness } from '../../../core/index';
+import type {
+  FlushQuality,
+  FlushUse,
+  GrowthLook,
+  Opening,
+  PlaceUse,
+  SpentTo,
+  SuspectAt,
+  Wetness,
+} from '../../../core/index';
 
 /** Where in a vessel trouble was seen. */
 export const SUSPECT_AT_WORDS: Readonly<Record<SuspectAt, string>> = {
@@ -42,4 +51,23 @@ export const PLACE_USE_WORDS: Readonly<Record<PlaceUse, string>> = {
   cold: 'kept cold',
   fruit: 'things fruit there',
   wait: 'only until they go on',
+};
+
+export const QUALITY_WORDS: Readonly<Record<FlushQuality, string>> = {
+  prime: 'prime',
+  fair: 'fair',
+  late: 'cut late',
+};
+
+export const USE_WORDS: Readonly<Record<FlushUse, string>> = {
+  eaten: 'eaten',
+  dried: 'dried',
+  given: 'given away',
+  sold: 'sold',
+  spawn: 'for spawn or a clone',
+};
+
+export const SPENT_TO_WORDS: Readonly<Record<SpentTo, string>> = {
+  compost: 'to the compost',
+  bed: 'into a bed outdoors',
 };

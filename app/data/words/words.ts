@@ -21,7 +21,15 @@ import { DAY_MS } from '../../../core/base/time';
 import { stepsOf } from '../../../core/formula/hydration';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
-import { GROWTH_LOOK_WORDS, OPENING_WORDS, SUSPECT_AT_WORDS, WETNESS_WORDS } from './look-words';
+import {
+  GROWTH_LOOK_WORDS,
+  OPENING_WORDS,
+  QUALITY_WORDS,
+  SPENT_TO_WORDS,
+  SUSPECT_AT_WORDS,
+  USE_WORDS,
+  WETNESS_WORDS,
+} from './look-words';
 import { BROTH_WORDS, MISHAP_WORDS, WARNING_NAMES } from './culture-words';
 import {
   amountWords,
@@ -285,9 +293,19 @@ export function entryWords(entry: Entry, house: House): string {
     case 'pinned':
       return `${vessels}: pins`;
     case 'harvested':
-      return `${vessels} harvested, ${amountWords(entry.massG)}`;
+      return [
+        `${vessels} harvested`,
+        amountWords(entry.massG),
+        entry.quality === undefined ? '' : QUALITY_WORDS[entry.quality],
+        entry.use === undefined ? '' : USE_WORDS[entry.use],
+        entry.dryG === undefined ? '' : `${amountWords(entry.dryG)} dry`,
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'soaked':
+      return `${vessels} soaked${entry.takenUpG === undefined ? '' : `, took up ${amountWords(entry.takenUpG)}`}`;
     case 'discarded':
-      return `${vessels}: ${FATE_WORDS[entry.reason]}`;
+      return `${vessels}: ${FATE_WORDS[entry.reason]}${entry.to === undefined ? '' : `, ${SPENT_TO_WORDS[entry.to]}`}`;
     case 'putAway':
       return `${code} put away`;
     case 'batchNoted':

@@ -10,7 +10,9 @@ import { fieldText, shownUnit } from '../../data/words/measure-words';
 import {
   GROWTH_LOOK_WORDS,
   OPENING_WORDS,
+  QUALITY_WORDS,
   SUSPECT_AT_WORDS,
+  USE_WORDS,
   WETNESS_WORDS,
 } from '../../data/words/look-words';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
@@ -48,6 +50,10 @@ const LABELS: Readonly<Record<string, string>> = {
   look: 'Look',
   wetness: 'Wetness',
   how: 'Opened how',
+  quality: 'How good',
+  use: 'What it went to',
+  dryG: 'Mass once dry',
+  takenUpG: 'Water taken up',
   note: 'Note',
   place: 'Where to',
   reason: 'What became of it',
@@ -64,6 +70,8 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   look: GROWTH_LOOK_WORDS,
   wetness: WETNESS_WORDS,
   how: OPENING_WORDS,
+  quality: QUALITY_WORDS,
+  use: USE_WORDS,
 };
 const NONE = '';
 

@@ -198,7 +198,6 @@ export class BoxWork {
     const [target] = this.targets();
     return target === undefined ? '' : closeWords(formOf(target.batch));
   });
-  protected readonly toTent = computed(() => this.targets().every((t) => t.batch.stage === 'bulk'));
   protected readonly firstBatch = computed(() => this.targets()[0]?.batch.id);
 
   protected readonly mishaps: readonly { readonly what: Mishap; readonly words: string }[] = (

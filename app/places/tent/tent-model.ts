@@ -136,8 +136,12 @@ export function efficiencyOf(view: VesselView, extraG = 0): number {
 }
 
 export function flushName(view: VesselView): string {
-  const n = view.state.harvests.length;
-  return `${NAMES[n] ?? `${n + 1}th`} flush`;
+  return `${ordinal(view.state.harvests.length + 1)} flush`;
+}
+
+/** "first", "second", and so on. */
+export function ordinal(number: number): string {
+  return NAMES[number - 1] ?? `${number}th`;
 }
 
 /** What this house's other blocks of the same species gave in the same flush, as a share of their dry mass. */

@@ -115,6 +115,35 @@ describe('the Tent', () => {
       expect(tent.text()).toMatch(/B28-2 ?resting/);
     });
 
+    it('keeps how good a flush was and what for, asks what it weighs dry, and tells the next one', async () => {
+      await tent.press('Prime');
+      await tent.press('Dried');
+      await type('318');
+      await tent.press('Harvested, 318 g');
+      await tent.set('open', 'B28-2');
+      expect(tent.text()).toContain('So far 318 g: 31 % biological efficiency, spawn counted in.');
+      expect(tent.text()).toMatch(
+        /By (practice|your \d+ spent ones) the second flush brings \d+ % of it all, here about/,
+      );
+      await tent.fill('It weighs dry', '400');
+      await tent.press('Note it');
+      expect(tent.text()).toContain('It weighs dry must be between 0.1 and 318 g.');
+      await tent.fill('It weighs dry', '29');
+      await tent.press('Note it');
+      expect(block('B28-2').state.harvests).toEqual([
+        jasmine.objectContaining({ massG: 318, quality: 'prime', use: 'dried', dryG: 29 }),
+      ]);
+      expect(tent.text()).toContain('11.0 g fresh make 1 g dry');
+    });
+
+    it('notes a soak with what it took up', async () => {
+      await tent.set('open', 'B28-1');
+      await tent.fill('Water taken up', '180');
+      await tent.press('Soaked');
+      expect(block('B28-1').state.soaks.map((s) => s.takenUpG)).toEqual([180]);
+      expect(tent.text()).toContain('Soaked once, took up 180 g.');
+    });
+
     it('shares a bowl between two blocks', async () => {
       await tent.press('Weighed with B28-4');
       await type('600');
@@ -135,8 +164,9 @@ describe('the Tent', () => {
       expect(tent.text()).toContain('So far 304 g: 29 % biological efficiency, spawn counted in.');
       await tent.press('Pins seen');
       expect(block('B28-1').state.pinnedAt).toBeDefined();
-      await tent.press('Spent, taken out');
+      await tent.press('Spent, to the compost');
       expect(block('B28-1').state.goneBecause).toBe('spent');
+      expect(setup.house().facts.at(-1)).toEqual(jasmine.objectContaining({ to: 'compost' }));
       expect(tent.text()).toContain('6 vessels');
     });
   });

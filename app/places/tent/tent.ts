@@ -13,6 +13,8 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import {
+  FlushQuality,
+  FlushUse,
   blockDryMassG,
   isFruiting,
   placeToFruit,
@@ -29,7 +31,7 @@ import {
   allReadyToInoculate,
 } from '../../../core/index';
 import { capital } from '../../data/words/capital';
-import { OPENING_WORDS } from '../../data/words/look-words';
+import { OPENING_WORDS, QUALITY_WORDS, USE_WORDS } from '../../data/words/look-words';
 import { amountWords, shownUnit } from '../../data/words/measure-words';
 import { shortTime, suspectWords, thermometerWords } from '../../data/words/words';
 import { HouseStore } from '../../data/store/house-store';
@@ -38,11 +40,13 @@ import { Journal } from '../../data/journal/journal';
 import { Time } from '../../data/clock/time';
 import { BlockDrawing } from '../../pieces/block-drawing';
 import { Dialogs } from '../../pieces/dialogs';
+import { Fold } from '../../pieces/fold';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
+import { AfterFlush } from './after-flush';
 import { Climate } from './climate';
-import { efficiencyOf, flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
+import { flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
 /** How each kind of vessel may be opened. Common practice, no source. */
@@ -59,7 +63,9 @@ const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, re
   selector: 'nw-tent',
   imports: [
     BlockDrawing,
+    AfterFlush,
     Climate,
+    Fold,
     MatButton,
     MatButtonToggle,
     MatButtonToggleGroup,
@@ -73,6 +79,14 @@ const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, re
 })
 export class Tent {
   readonly open = input<string>();
+
+  protected readonly qualities = FlushQuality.options.map((quality) => ({
+    quality,
+    words: capital(QUALITY_WORDS[quality]),
+  }));
+  protected readonly quality = signal<FlushQuality | undefined>(undefined);
+  protected readonly uses = FlushUse.options.map((use) => ({ use, words: capital(USE_WORDS[use]) }));
+  protected readonly use = signal<FlushUse | undefined>(undefined);
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
@@ -169,8 +183,6 @@ export class Tent {
       dry: amountWords(dryG),
       now: formatNumber((each / dryG) * 100),
       usual: range && `${formatNumber(range.low * 100)} to ${formatNumber(range.high * 100)}`,
-      total: formatNumber(efficiencyOf(selected.view) * 100),
-      flushes: selected.view.state.harvests.map((h) => amountWords(h.massG)),
     };
   });
 
@@ -182,6 +194,8 @@ export class Tent {
         this.typed.set('');
         this.withOther.set(false);
         this.how.set(undefined);
+        this.quality.set(undefined);
+        this.use.set(undefined);
       });
     });
     const remove = inject(Keys).add([
@@ -234,7 +248,8 @@ export class Tent {
       return;
     }
     const vesselIds = [selected, ...(partner ? [partner] : [])].map((b) => b.view.vessel.id);
-    if (await this.journal.say({ kind: 'harvested', vesselIds, massG: this.massG() })) {
+    const told = { massG: this.massG(), quality: this.quality(), use: this.use() };
+    if (await this.journal.say({ kind: 'harvested', vesselIds, ...told })) {
       this.typed.set('');
       const next = this.blocks().find((b) => b.look === 'ripe' && !vesselIds.includes(b.view.vessel.id));
       await this.router.navigate([], {
@@ -274,8 +289,4 @@ export class Tent {
     return (WAYS[kind] ?? WAYS.bag).map((how) => ({ how, words: capital(OPENING_WORDS[how]) }));
   });
   protected readonly how = signal<Opening | undefined>(undefined);
-
-  protected spent(view: VesselView): void {
-    void this.journal.say({ kind: 'discarded', vesselIds: [view.vessel.id], reason: 'spent' });
-  }
 }

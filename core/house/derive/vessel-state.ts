@@ -6,18 +6,32 @@ import type {
   Contaminant,
   Entry,
   Fate,
+  FlushQuality,
+  FlushUse,
   GrowthLook,
   Opening,
   SuspectAt,
   Wetness,
 } from '../../record/entry.js';
-import type { CookId, PhotoId, VesselId } from '../../record/ids.js';
+import type { CookId, EntryId, PhotoId, VesselId } from '../../record/ids.js';
 
 export type VesselPhase = 'planned' | 'cooking' | 'cooked' | 'running' | 'opened' | 'gone';
 
 export interface Mark {
   readonly at: string;
   readonly fraction: number;
+}
+
+/** A cut of one vessel: its own share of what was weighed together. */
+export interface Flush {
+  readonly entryId: EntryId;
+  readonly at: string;
+  readonly massG: number;
+  readonly sharedBy: number;
+  readonly quality?: FlushQuality;
+  readonly use?: FlushUse;
+  /** Its share of what it weighed once it was dry. */
+  readonly dryG?: number;
 }
 
 /** What a vessel is now: a pure function of what was noted about it. Instants are ISO UTC. */
@@ -67,7 +81,8 @@ export interface VesselState {
   readonly openedAt?: string;
   readonly openedBy?: Opening;
   readonly pinnedAt?: string;
-  readonly harvests: readonly { readonly at: string; readonly massG: number; readonly sharedBy: number }[];
+  readonly harvests: readonly Flush[];
+  readonly soaks: readonly { readonly at: string; readonly takenUpG?: number }[];
   readonly goneAt?: string;
   readonly goneBecause?: Fate | 'putAway';
 }
@@ -113,6 +128,7 @@ export function newVessel(): VesselDraft {
     radii: [],
     mishaps: [],
     harvests: [],
+    soaks: [],
   };
 }
 
@@ -218,10 +234,22 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       break;
     case 'harvested': {
       const sharedBy = fact.vesselIds.length;
-      draft.harvests.push({ at: fact.at, massG: fact.massG / sharedBy, sharedBy });
+      const { id: entryId, at, massG, dryG, quality, use } = fact;
+      draft.harvests.push({
+        entryId,
+        at,
+        massG: massG / sharedBy,
+        sharedBy,
+        ...(quality !== undefined && { quality }),
+        ...(use !== undefined && { use }),
+        ...(dryG !== undefined && { dryG: dryG / sharedBy }),
+      });
       draft.pinnedAt = undefined;
       break;
     }
+    case 'soaked':
+      draft.soaks.push({ at: fact.at, takenUpG: fact.takenUpG });
+      break;
     case 'discarded':
       leave(draft, fact.at, fact.reason);
       break;

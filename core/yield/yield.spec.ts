@@ -1,0 +1,66 @@
+import { dryingFactor, nextFlushOf, yieldsOf, type VesselId } from '../index.js';
+import { CultureBench } from '../testing/culture-bench.js';
+
+/** Blocks of 2 268 g at 60 % water with 100 g of spawn at 50 %: 957.2 g dry, worked by hand. */
+const DRY_G = 2268 * 0.4 + 50;
+
+function blocksOf(bench: CultureBench, count: number): readonly VesselId[] {
+  const [syringe] = bench.received(0, 'culture-syringe', 60, 'ml');
+  const jars = bench.cooked(0, 'wheat-spawn', 'quart-jar', 2);
+  bench.give(1, jars, syringe, 2, 'ml');
+  bench.looked(1.5, jars, 1);
+  const blocks = bench.cooked(1, 'hardwood-hull', 'block-bag', count);
+  blocks.forEach((id, i) => {
+    bench.give(2, [id], jars[i % 2], 100, 'g');
+  });
+  bench.say(20, { kind: 'opened', vesselIds: [...blocks] });
+  return blocks;
+}
+
+describe('flushes', () => {
+  it('go by practice before one has blocks of one’s own, and by those more and more', () => {
+    const bench = new CultureBench();
+    const [now, ...others] = blocksOf(bench, 5);
+    bench.say(30, { kind: 'harvested', vesselIds: [now!], massG: 275 });
+    const before = nextFlushOf(bench.view(now), bench.house);
+    expect([before.number, before.basis, before.share]).toEqual([2, 'practice', 0.26]);
+    expect(before.massG).withContext('275 g were 55 parts, 26 parts come').toBeCloseTo(130, 6);
+    for (const id of others) {
+      bench.say(30, { kind: 'harvested', vesselIds: [id], massG: 300 });
+      bench.say(45, { kind: 'harvested', vesselIds: [id], massG: 100 });
+      bench.say(46, { kind: 'discarded', vesselIds: [id], reason: 'spent', to: 'compost' });
+    }
+    const after = nextFlushOf(bench.view(now), bench.house);
+    expect([after.basis, after.blocks]).toEqual(['own', 4]);
+    // Two blocks of practice at 0.26 and four at a quarter.
+    expect(after.share).toBeCloseTo((2 * 0.26 + 4 * 0.25) / 6, 9);
+    expect(after.isHardlyWorth).toBeFalse();
+    bench.say(46, { kind: 'harvested', vesselIds: [now!], massG: 90 });
+    const third = nextFlushOf(bench.view(now), bench.house);
+    expect(third.share).toBeCloseTo((2 * 0.12) / 6, 9);
+    expect(third.isHardlyWorth).withContext('4 % of it all').toBeTrue();
+  });
+
+  it('make the drying factor from those that were dried and weighed alone', () => {
+    const bench = new CultureBench();
+    const [a, b] = blocksOf(bench, 2);
+    bench.say(30, { kind: 'harvested', vesselIds: [a!], massG: 300 });
+    expect(dryingFactor([bench.view(a)])).toBeUndefined();
+    bench.say(31, { kind: 'harvested', vesselIds: [a!, b!], massG: 400, use: 'dried', dryG: 40 });
+    expect(bench.view(b).state.harvests[0]).toEqual(jasmine.objectContaining({ massG: 200, dryG: 20 }));
+    expect(dryingFactor([bench.view(a), bench.view(b)])).toBeCloseTo(10, 9);
+  });
+
+  it('come to a yield for each block, dry kilogram and liter of grain', () => {
+    const bench = new CultureBench();
+    const [a, b] = blocksOf(bench, 2);
+    expect(yieldsOf([])).toBeUndefined();
+    bench.say(30, { kind: 'harvested', vesselIds: [a!], massG: 500 });
+    bench.say(31, { kind: 'harvested', vesselIds: [b!], massG: 300 });
+    const yields = yieldsOf([bench.view(a), bench.view(b)], 700)!;
+    expect([yields.freshG, yields.perVesselG]).toEqual([800, 400]);
+    expect(yields.efficiency).toBeCloseTo(800 / (2 * DRY_G), 6);
+    expect(yields.perDryKgG).toBeCloseTo((1000 * 800) / (2 * DRY_G), 4);
+    expect(yields.perGrainLiterG).withContext('200 g of 700 g a liter').toBeCloseTo(2800, 6);
+  });
+});
