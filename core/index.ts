@@ -12,6 +12,7 @@ export * from './record/index.js';
 export * from './house/index.js';
 export * from './clean-work/index.js';
 export * from './lineage/index.js';
+export * from './diagnosis/index.js';
 export * from './yield/index.js';
 export * from './stock/index.js';
 export * from './plan/index.js';

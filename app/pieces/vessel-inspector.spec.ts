@@ -116,6 +116,21 @@ describe('one vessel, large', () => {
     expect((page.field('Note') as HTMLTextAreaElement).value).toBe('');
   });
 
+  it('is told what it could be from what is seen, what is no trouble, and is suspected of it', async () => {
+    await open('G27-15');
+    await page.press('Suspect');
+    await page.press('Yellow');
+    await page.press('Drops or liquid');
+    expect(page.text()).toMatch(/Yellow drops ?likely/);
+    expect(page.text()).toContain('No trouble. Many of them: cooler, or it is ready.');
+    await page.press('Blue-green');
+    await page.press(/^Powder/);
+    expect(page.text()).toMatch(/Dark powder mold ?likely/);
+    await page.press('Suspect dark powder mold');
+    await look('G27-15');
+    expect(vessel('G27-15').state.suspect).toBe('darkMold');
+  });
+
   it('is shaken once, and keeps the rarer deeds in a menu', async () => {
     await open('G27-15');
     await page.press('Shaken');

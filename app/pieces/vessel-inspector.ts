@@ -66,6 +66,7 @@ import { PhotoPicker } from './photo-picker';
 import { Photos } from './photos';
 import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
+import { TroubleGuide } from './trouble-guide';
 import { VesselGlyph } from './vessel-glyph';
 import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
@@ -95,6 +96,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
     Plaque,
     RouterLink,
     TextField,
+    TroubleGuide,
     VesselGlyph,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -196,6 +198,15 @@ export class VesselInspector {
   protected readonly suspect = computed(() => {
     const { suspect, suspectWhere } = this.vessel().state;
     return suspect && { ...CONTAMINANT_WORDS[suspect], words: suspectWords(suspect, suspectWhere) };
+  });
+  /** What the guide need not ask for again. */
+  protected readonly around = computed(() => {
+    const at = this.vessel().state.inoculatedAt;
+    return {
+      at: this.where(),
+      wetness: this.wetness(),
+      ...(at !== undefined && { day: (this.time.minute() - Date.parse(at)) / DAY_MS }),
+    };
   });
   protected readonly watched = computed(() => this.vessel().state.watchedAt !== undefined);
   /** Nothing was said yet that a note or a photo alone would say. */

@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import {
+  SEEN_COLORS,
+  SEEN_SMELLS,
+  SEEN_TEXTURES,
+  isHarmless,
+  rankCandidates,
+  type Contaminant,
+  type Seen,
+  type SeenColor,
+  type SeenSmell,
+  type SeenTexture,
+} from '../../core/index';
+import { capital } from '../data/words/capital';
+import { COLOR_WORDS, GUIDE_WORDS, SMELL_WORDS, TEXTURE_WORDS } from '../data/words/guide-words';
+import { CONTAMINANT_WORDS } from '../data/words/words';
+
+/** What is told of: the likeliest, and nothing that is hardly so. */
+const MOST_TOLD = 3;
+const LEAST_SHARE = 0.08;
+const LIKELY = 0.6;
+const MAY_BE = 0.25;
+
+/** What it could be, from what is seen: ranked, with what else looks so and how fast to act. */
+@Component({
+  selector: 'nw-trouble-guide',
+  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p>What do you see?</p>
+    <mat-button-toggle-group
+      aria-label="Color"
+      [hideSingleSelectionIndicator]="true"
+      (change)="color.set($event.value)"
+    >
+      @for (one of colors; track one.value) {
+        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
+      }
+    </mat-button-toggle-group>
+    <mat-button-toggle-group
+      aria-label="Texture"
+      [hideSingleSelectionIndicator]="true"
+      (change)="texture.set($event.value)"
+    >
+      @for (one of textures; track one.value) {
+        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
+      }
+    </mat-button-toggle-group>
+    <p class="small">
+      Smell only at the filter of one that looks sound, never a dusty one; not at all with asthma.
+    </p>
+    <mat-button-toggle-group
+      aria-label="Smell at the filter"
+      [hideSingleSelectionIndicator]="true"
+      (change)="smell.set($event.value)"
+    >
+      @for (one of smells; track one.value) {
+        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
+      }
+    </mat-button-toggle-group>
+    <ol aria-live="polite">
+      @for (one of told(); track one.candidate) {
+        <li [class.harmless]="one.kind === undefined">
+          <strong>{{ one.name }}</strong> <span class="soft">{{ one.how }}</span> <span>{{ one.looks }}</span>
+          <span>{{ one.act }}</span>
+          @if (one.kind; as kind) {
+            <button type="button" matButton="outlined" class="deed trouble" (click)="suspected.emit(kind)">
+              Suspect {{ one.word }}
+            </button>
+          }
+        </li>
+      }
+    </ol>
+  `,
+  styles: `
+    :host,
+    ol,
+    li {
+      display: grid;
+      gap: 10px;
+    }
+    mat-button-toggle-group {
+      flex-wrap: wrap;
+    }
+    li {
+      gap: 4px;
+      padding-top: 8px;
+      border-top: 1px solid var(--line);
+    }
+    ol {
+      padding: 0;
+      list-style: none;
+    }
+    .harmless strong {
+      color: var(--done);
+    }
+  `,
+})
+export class TroubleGuide {
+  /** Where it was seen, how wet it is and how old, as far as that was said already. */
+  readonly around = input<Pick<Seen, 'at' | 'wetness' | 'day'>>({});
+  readonly suspected = output<Contaminant>();
+
+  protected readonly colors = SEEN_COLORS.map((value) => ({ value, words: capital(COLOR_WORDS[value]) }));
+  protected readonly textures = SEEN_TEXTURES.map((value) => ({
+    value,
+    words: capital(TEXTURE_WORDS[value]),
+  }));
+  protected readonly smells = SEEN_SMELLS.map((value) => ({ value, words: capital(SMELL_WORDS[value]) }));
+  protected readonly color = signal<SeenColor | undefined>(undefined);
+  protected readonly texture = signal<SeenTexture | undefined>(undefined);
+  protected readonly smell = signal<SeenSmell | undefined>(undefined);
+
+  protected readonly told = computed(() => {
+    const looks = { color: this.color(), texture: this.texture(), smell: this.smell() };
+    if (Object.values(looks).every((value) => value === undefined)) {
+      return [];
+    }
+    return rankCandidates({ ...this.around(), ...looks })
+      .filter(({ share }, i) => i === 0 || (i < MOST_TOLD && share >= LEAST_SHARE))
+      .map(({ candidate, share }) => ({
+        candidate,
+        ...GUIDE_WORDS[candidate],
+        how: share >= LIKELY ? 'likely' : share >= MAY_BE ? 'may be' : 'less likely',
+        ...(isHarmless(candidate)
+          ? { kind: undefined, word: '' }
+          : { kind: candidate, word: CONTAMINANT_WORDS[candidate].word }),
+      }));
+  });
+}

@@ -1,0 +1,14 @@
+export {
+  SEEN_COLORS,
+  SEEN_SMELLS,
+  SEEN_TEXTURES,
+  isHarmless,
+  rankCandidates,
+  type Candidate,
+  type Harmless,
+  type Ranked,
+  type Seen,
+  type SeenColor,
+  type SeenSmell,
+  type SeenTexture,
+} from './guide.js';
