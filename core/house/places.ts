@@ -2,6 +2,7 @@ import type { Batch } from '../record/batch.js';
 import type { Place, PlaceUse } from '../record/definitions.js';
 import type { House, VesselView } from './derive/house.js';
 import { PLACE_OF_OPENED, PLACE_OF_RUNS } from './derive/vessel-state.js';
+import type { PlaceRead } from './derive/warmth.js';
 import { PLACE_OF_KEPT, PLACE_OF_WAITING } from './shipped-places.js';
 
 /** Key of the place where a vessel stands. */
@@ -37,10 +38,6 @@ export function placeToFruit(view: VesselView, house: Pick<House, 'placeById'>):
 }
 
 /** The last temperature that was read at a place and typed, with its time. */
-export function lastReadC(
-  { facts }: Pick<House, 'facts'>,
-  placeId: string,
-): { readonly celsius: number; readonly atMs: number } | undefined {
-  const read = facts.findLast((f) => f.kind === 'placeRead' && f.placeId === placeId);
-  return read?.kind === 'placeRead' ? { celsius: read.celsius, atMs: Date.parse(read.at) } : undefined;
+export function lastReadC({ workings }: Pick<House, 'workings'>, placeId: string): PlaceRead | undefined {
+  return workings.warmth?.lastRead(placeId);
 }

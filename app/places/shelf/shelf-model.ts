@@ -3,6 +3,7 @@ import { measureWords } from '../../data/words/measure-words';
 import {
   CONTAMINANT_WORDS,
   dayWords,
+  placeWords,
   rangeWords,
   shortTime,
   thermometerWords,
@@ -25,6 +26,7 @@ import {
   type Place,
   leadingSector,
   placeOfVessel,
+  useOf,
   readyToInoculate,
   toShake,
 } from '../../../core/index';
@@ -66,7 +68,7 @@ export interface ShelfBatch {
 }
 
 /** A place with what stands there. */
-export interface ShelfPlace extends Place {
+export interface ShelfPlace extends Omit<Place, 'schemaVersion' | 'updatedAt'> {
   readonly count: number;
 }
 
@@ -77,10 +79,17 @@ export function shelfPlaces(house: House): readonly ShelfPlace[] {
     const id = placeOfVessel(vessel);
     counts.set(id, (counts.get(id) ?? 0) + 1);
   }
-  return [...house.placeById.values()].flatMap((place) => {
+  const known = [...house.placeById.values()].flatMap((place) => {
     const count = counts.get(place.id) ?? 0;
     return place.isGone === true && count === 0 ? [] : [{ ...place, count }];
   });
+  // What stands where no place is known any more is shown all the same, and can be moved.
+  const unknown = [...counts].flatMap(([id, count]) =>
+    house.placeById.has(id)
+      ? []
+      : [{ id, count, name: placeWords(id, house), use: useOf(house, id), isGone: true as const }],
+  );
+  return [...known, ...unknown];
 }
 
 /** "24 °C set, 25.3 °C read today at 09:40; 53 of 60". */

@@ -241,6 +241,18 @@ describe('the Shelf', () => {
     expect(new Set(more.map((e) => ('deedId' in e ? e.deedId : ''))).size).toBe(1);
   });
 
+  it('shows what stands at a place that is not known here, so that it can be moved', async () => {
+    setup = await demoHouse();
+    const moved = setup.house().facts.findLast((f) => f.kind === 'moved')!;
+    await setup.lay('entries', { ...moved, place: 'moon' });
+    shelf = await render(Shelf);
+    await shelf.until(/a place that is not known here \d/);
+    await press(/^a place that is not known here/);
+    await press(/Move all of/);
+    await press(/goe?s? to Wardrobe/);
+    expect(shelf.text()).not.toContain('not known here');
+  });
+
   it('keeps a used-up jar off the planks', async () => {
     setup = await demoHouse();
     const codes = shelfBatches(setup.house(), 'fridge', Date.now()).flatMap((b) =>

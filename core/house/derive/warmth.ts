@@ -8,14 +8,15 @@ import type { VesselState } from './vessel-state.js';
 /** What was read holds so long; then a place is as warm as it is set again. Our choice. */
 const READ_HOLDS_MS = 3 * DAY_MS;
 
-interface Read {
+/** What a thermometer at a place showed. */
+export interface PlaceRead {
   readonly atMs: number;
   readonly celsius: number;
 }
 
 /** How warm the places of a house are and were. */
 export class Warmth {
-  private readonly reads = new Map<string, Read[]>();
+  private readonly reads = new Map<string, PlaceRead[]>();
 
   /**
    * @param facts in the order of happening
@@ -31,6 +32,11 @@ export class Warmth {
         this.add(fact);
       }
     }
+  }
+
+  /** What was read there last. */
+  lastRead(placeId: string): PlaceRead | undefined {
+    return this.reads.get(placeId)?.at(-1);
   }
 
   /** When it changed at a place, as far as is known. */
