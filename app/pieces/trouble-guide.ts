@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import {
   SEEN_COLORS,
   SEEN_SMELLS,
@@ -13,9 +12,9 @@ import {
   type SeenSmell,
   type SeenTexture,
 } from '../../core/index';
-import { capital } from '../data/words/capital';
 import { COLOR_WORDS, GUIDE_WORDS, SMELL_WORDS, TEXTURE_WORDS } from '../data/words/guide-words';
 import { CONTAMINANT_WORDS } from '../data/words/words';
+import { Chips, choicesOf } from './form/chips';
 
 /** What is told of: the likeliest, and nothing that is hardly so. */
 const MOST_TOLD = 3;
@@ -26,40 +25,16 @@ const MAY_BE = 0.25;
 /** What it could be, from what is seen: ranked, with what else looks so and how fast to act. */
 @Component({
   selector: 'nw-trouble-guide',
-  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup],
+  imports: [Chips, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>What do you see?</p>
-    <mat-button-toggle-group
-      aria-label="Color"
-      [hideSingleSelectionIndicator]="true"
-      (change)="color.set($event.value)"
-    >
-      @for (one of colors; track one.value) {
-        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
-      }
-    </mat-button-toggle-group>
-    <mat-button-toggle-group
-      aria-label="Texture"
-      [hideSingleSelectionIndicator]="true"
-      (change)="texture.set($event.value)"
-    >
-      @for (one of textures; track one.value) {
-        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
-      }
-    </mat-button-toggle-group>
+    <nw-chips name="Color" [options]="colors" [value]="color()" (chosen)="color.set($event)" />
+    <nw-chips name="Texture" [options]="textures" [value]="texture()" (chosen)="texture.set($event)" />
     <p class="small">
       Smell only at the filter of one that looks sound, never a dusty one; not at all with asthma.
     </p>
-    <mat-button-toggle-group
-      aria-label="Smell at the filter"
-      [hideSingleSelectionIndicator]="true"
-      (change)="smell.set($event.value)"
-    >
-      @for (one of smells; track one.value) {
-        <mat-button-toggle [value]="one.value">{{ one.words }}</mat-button-toggle>
-      }
-    </mat-button-toggle-group>
+    <nw-chips name="Smell at the filter" [options]="smells" [value]="smell()" (chosen)="smell.set($event)" />
     <ol aria-live="polite">
       @for (one of told(); track one.candidate) {
         <li [class.harmless]="one.kind === undefined">
@@ -81,9 +56,6 @@ const MAY_BE = 0.25;
       display: grid;
       gap: 10px;
     }
-    mat-button-toggle-group {
-      flex-wrap: wrap;
-    }
     li {
       gap: 4px;
       padding-top: 8px;
@@ -103,12 +75,9 @@ export class TroubleGuide {
   readonly around = input<Pick<Seen, 'at' | 'wetness' | 'day'>>({});
   readonly suspected = output<Contaminant>();
 
-  protected readonly colors = SEEN_COLORS.map((value) => ({ value, words: capital(COLOR_WORDS[value]) }));
-  protected readonly textures = SEEN_TEXTURES.map((value) => ({
-    value,
-    words: capital(TEXTURE_WORDS[value]),
-  }));
-  protected readonly smells = SEEN_SMELLS.map((value) => ({ value, words: capital(SMELL_WORDS[value]) }));
+  protected readonly colors = choicesOf(SEEN_COLORS, COLOR_WORDS);
+  protected readonly textures = choicesOf(SEEN_TEXTURES, TEXTURE_WORDS);
+  protected readonly smells = choicesOf(SEEN_SMELLS, SMELL_WORDS);
   protected readonly color = signal<SeenColor | undefined>(undefined);
   protected readonly texture = signal<SeenTexture | undefined>(undefined);
   protected readonly smell = signal<SeenSmell | undefined>(undefined);

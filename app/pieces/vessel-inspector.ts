@@ -11,7 +11,6 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
@@ -68,6 +67,7 @@ import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
 import { TroubleGuide } from './trouble-guide';
 import { VesselGlyph } from './vessel-glyph';
+import { Chips, choicesOf } from './form/chips';
 import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
 
@@ -82,11 +82,10 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
 @Component({
   selector: 'nw-vessel-inspector',
   imports: [
+    Chips,
     FateList,
     Fold,
     MatButton,
-    MatButtonToggle,
-    MatButtonToggleGroup,
     MatMenu,
     MatMenuItem,
     MatMenuTrigger,
@@ -126,14 +125,11 @@ export class VesselInspector {
     words: capital(BROTH_WORDS[look]),
   }));
   protected readonly suspecting = signal(false);
-  protected readonly wheres = SuspectAt.options.map((at) => ({ at, words: capital(SUSPECT_AT_WORDS[at]) }));
+  protected readonly wheres = choicesOf(SuspectAt.options, SUSPECT_AT_WORDS);
   protected readonly where = signal<SuspectAt | undefined>(undefined);
-  protected readonly growthLooks = GrowthLook.options.map((look) => ({
-    look,
-    words: capital(GROWTH_LOOK_WORDS[look]),
-  }));
+  protected readonly growthLooks = choicesOf(GrowthLook.options, GROWTH_LOOK_WORDS);
   protected readonly growthLook = signal<GrowthLook | undefined>(undefined);
-  protected readonly wetnesses = Wetness.options.map((wet) => ({ wet, words: capital(WETNESS_WORDS[wet]) }));
+  protected readonly wetnesses = choicesOf(Wetness.options, WETNESS_WORDS);
   protected readonly wetness = signal<Wetness | undefined>(undefined);
   protected readonly note = new FormControl('', { nonNullable: true });
   protected readonly noteText = valueOf(this.note);

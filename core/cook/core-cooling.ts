@@ -74,8 +74,10 @@ const LONGEST_MIN = 2400;
 const SETTLE_MIN = 15;
 
 /** What the trade says its holds of. */
-const [QUART_JAR] = shippedJars('2026-01-01T00:00:00.000Z').filter((jar) => jar.id === 'quart-jar');
-const QUART: Contents = { vessel: QUART_JAR!, stage: 'grain' };
+const QUART: Contents = {
+  vessel: shippedJars('2026-01-01T00:00:00.000Z').find((jar) => jar.id === 'quart-jar')!,
+  stage: 'grain',
+};
 
 /** The same load is asked for at every look at the house. */
 const known = new Map<string, CoreCooling>();

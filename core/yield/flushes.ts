@@ -29,15 +29,9 @@ export interface NextFlush {
 /** By this house's own blocks of the species that are spent, and by practice while those are few (partial pooling). */
 export function nextFlushOf(view: VesselView, house: House): NextFlush {
   const done = view.state.harvests;
-  const finished = house.batches
-    .flatMap((b) => b.vessels)
-    .filter(
-      (v) =>
-        v !== view &&
-        v.species?.id === view.species?.id &&
-        v.state.goneBecause === 'spent' &&
-        v.state.harvests.length > 0,
-    );
+  const finished = thatBore(house, view.species?.id).filter(
+    (v) => v !== view && v.state.goneBecause === 'spent',
+  );
   const shareOf = (n: number) => {
     const own = finished.reduce((sum, v) => sum + (v.state.harvests[n]?.massG ?? 0) / freshG(v), 0);
     return ((PRACTICE_SHARES[n] ?? 0) * PRACTICE_BLOCKS + own) / (PRACTICE_BLOCKS + finished.length);
@@ -52,6 +46,16 @@ export function nextFlushOf(view: VesselView, house: House): NextFlush {
     blocks: finished.length,
     isHardlyWorth: done.length > 0 && share < HARDLY_WORTH,
   };
+}
+
+/** All vessels of a species that bore, those too that are gone. */
+export function thatBore(
+  { batches }: Pick<House, 'batches'>,
+  speciesId: string | undefined,
+): readonly VesselView[] {
+  return batches
+    .flatMap((b) => b.vessels)
+    .filter((v) => v.species?.id === speciesId && v.state.harvests.length > 0);
 }
 
 /** All flushes of a vessel together, g. */

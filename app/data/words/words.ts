@@ -19,6 +19,7 @@ import type {
 } from '../../../core/index';
 import { DAY_MS } from '../../../core/base/time';
 import { stepsOf } from '../../../core/formula/hydration';
+import { lastReadC } from '../../../core/house/places';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
 import {
@@ -67,6 +68,12 @@ export function suspectWords(kind: Contaminant, at?: SuspectAt): string {
 /** What a thermometer of the house shows: to a tenth, and no further than it was written down. */
 export function thermometerWords(celsius: number): string {
   return temperatureWords(celsius, 1).replace(/\.0(?!\d)/, '');
+}
+
+/** What the thermometer of a place showed last, and when; empty where none was read. */
+export function readWords(placeId: string, house: House, nowMs: number): string {
+  const read = lastReadC(house, placeId);
+  return read === undefined ? '' : `${thermometerWords(read.celsius)} read ${shortTime(read.atMs, nowMs)}`;
 }
 
 /** What the household calls a place. */

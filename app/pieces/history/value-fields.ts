@@ -72,6 +72,7 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   how: OPENING_WORDS,
   quality: QUALITY_WORDS,
   use: USE_WORDS,
+  reason: FATE_WORDS,
 };
 const NONE = '';
 
@@ -139,9 +140,6 @@ function decimalsFor(value: number): number {
 function choiceWords(field: string, value: string): string {
   if (field === 'suspect') {
     return CONTAMINANT_WORDS[value as keyof typeof CONTAMINANT_WORDS].word;
-  }
-  if (field === 'reason') {
-    return FATE_WORDS[value as keyof typeof FATE_WORDS];
   }
   return CHOICES[field]?.[value] ?? RESULTS[value] ?? value;
 }

@@ -5,7 +5,7 @@ import {
   dayWords,
   placeWords,
   rangeWords,
-  shortTime,
+  readWords,
   thermometerWords,
   vesselCount,
 } from '../../data/words/words';
@@ -21,7 +21,6 @@ import {
   formOf,
   isFruiting,
   isStanding,
-  lastReadC,
   tooHotAt,
   type Place,
   leadingSector,
@@ -56,6 +55,8 @@ export interface Plank {
 
 export interface ShelfBatch {
   readonly view: BatchView;
+  /** Those of it that stand at this place. */
+  readonly vessels: readonly VesselView[];
   readonly details: string;
   readonly full: string;
   readonly line: RunLineModel;
@@ -94,10 +95,9 @@ export function shelfPlaces(house: House): readonly ShelfPlace[] {
 
 /** "24 °C set, 25.3 °C read today at 09:40; 53 of 60". */
 export function standWords(place: ShelfPlace, house: House, nowMs: number): string {
-  const read = lastReadC(house, place.id);
   const warmth = [
     place.setC === undefined ? '' : `${thermometerWords(place.setC)} set`,
-    read === undefined ? '' : `${thermometerWords(read.celsius)} read ${shortTime(read.atMs, nowMs)}`,
+    readWords(place.id, house, nowMs),
   ];
   const room =
     place.holds === undefined
@@ -153,6 +153,7 @@ function shelfBatch(
   const full = formIsRun(view) && sound.length > 0 && sound.every(isRunFull);
   return {
     view,
+    vessels,
     details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : 'without a culture'}`,
     full: full
       ? view.batch.stage === 'bulk'
@@ -170,7 +171,7 @@ function shelfBatch(
 }
 
 /** What runs through a vessel and is judged by how far. */
-function formIsRun({ batch }: BatchView): boolean {
+function formIsRun({ batch }: Pick<BatchView, 'batch'>): boolean {
   return batch.stage === 'grain' || batch.stage === 'bulk';
 }
 
@@ -241,7 +242,7 @@ function planksOf(vessels: readonly VesselView[], house: House, wantShaking: rea
 
 function shelfJar(view: VesselView): ShelfJar {
   const suspect = view.state.suspect === undefined ? undefined : CONTAMINANT_WORDS[view.state.suspect];
-  const isRun = view.batch.stage === 'grain' || view.batch.stage === 'bulk';
+  const isRun = formIsRun(view);
   const isEmpty = view.state.phase === 'cooked';
   const growth = cultureFraction(view);
   const fraction = isEmpty ? 0 : (growth ?? (isRun ? lastFraction(view) : KEPT_FRACTION));

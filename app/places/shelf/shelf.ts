@@ -187,10 +187,6 @@ export class Shelf {
   /** With a mouse at once; a finger must rest first, or the page could not be scrolled. */
   protected readonly dragDelay = { touch: 350, mouse: 0 };
 
-  protected all(batch: ShelfBatch): readonly VesselView[] {
-    return batch.planks.flatMap((p) => p.jars.map((j) => j.view));
-  }
-
   protected readonly elsewhere = computed(() =>
     this.places().filter((p) => p.isGone !== true && p.id !== this.place()),
   );

@@ -5,6 +5,7 @@ import {
   dryingFactor,
   formatNumber,
   nextFlushOf,
+  thatBore,
   yieldsOf,
   type SpentTo,
   type VesselView,
@@ -114,9 +115,7 @@ export class AfterFlush {
   /** All that bore of this species, here. */
   protected readonly yields = computed((): readonly string[] => {
     const house = this.house();
-    const bore = house.batches
-      .flatMap((b) => b.vessels)
-      .filter((v) => v.species?.id === this.vessel().species?.id && v.state.harvests.length > 0);
+    const bore = thatBore(house, this.vessel().species?.id);
     const grainGPerL = bore
       .flatMap((v) => v.state.sourceVesselIds)
       .flatMap((id) => {

@@ -7,7 +7,9 @@ import {
   isFruiting,
   isRunFull,
   lastFraction,
+  freshG,
   nextCutMs,
+  thatBore,
   placeOfVessel,
   useOf,
   type House,
@@ -131,8 +133,7 @@ function dayMonth(ms: number): string {
 
 /** Share of the dry mass that a harvest, or all so far, comes to. */
 export function efficiencyOf(view: VesselView, extraG = 0): number {
-  const fresh = view.state.harvests.reduce((sum, h) => sum + h.massG, 0) + extraG;
-  return biologicalEfficiency(fresh, blockDryMassG(view));
+  return biologicalEfficiency(freshG(view) + extraG, blockDryMassG(view));
 }
 
 export function flushName(view: VesselView): string {
@@ -150,13 +151,9 @@ export function usualRange(
   house: House,
 ): { readonly low: number; readonly high: number } | undefined {
   const flush = view.state.harvests.length;
-  const shares = house.batches
-    .flatMap((b) => b.vessels)
-    .flatMap((v) => {
-      const harvest = v.state.harvests[flush];
-      return v.species?.id === view.species?.id && v !== view && harvest !== undefined
-        ? [harvest.massG / blockDryMassG(v)]
-        : [];
-    });
+  const shares = thatBore(house, view.species?.id).flatMap((v) => {
+    const harvest = v.state.harvests[flush];
+    return v !== view && harvest !== undefined ? [harvest.massG / blockDryMassG(v)] : [];
+  });
   return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };
 }

@@ -10,7 +10,6 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import {
   FlushQuality,
@@ -19,7 +18,6 @@ import {
   isFruiting,
   placeToFruit,
   placesInUse,
-  lastReadC,
   placeOfVessel,
   type Opening,
   type VesselKind,
@@ -33,7 +31,7 @@ import {
 import { capital } from '../../data/words/capital';
 import { OPENING_WORDS, QUALITY_WORDS, USE_WORDS } from '../../data/words/look-words';
 import { amountWords, shownUnit } from '../../data/words/measure-words';
-import { shortTime, suspectWords, thermometerWords } from '../../data/words/words';
+import { readWords, suspectWords } from '../../data/words/words';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
 import { Journal } from '../../data/journal/journal';
@@ -41,6 +39,7 @@ import { Time } from '../../data/clock/time';
 import { BlockDrawing } from '../../pieces/block-drawing';
 import { Dialogs } from '../../pieces/dialogs';
 import { Fold } from '../../pieces/fold';
+import { Chips, choicesOf } from '../../pieces/form/chips';
 import { Plaque } from '../../pieces/plaque';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
@@ -61,18 +60,7 @@ const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, re
 /** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
 @Component({
   selector: 'nw-tent',
-  imports: [
-    BlockDrawing,
-    AfterFlush,
-    Climate,
-    Fold,
-    MatButton,
-    MatButtonToggle,
-    MatButtonToggleGroup,
-    Plaque,
-    RouterLink,
-    VesselInspector,
-  ],
+  imports: [AfterFlush, BlockDrawing, Chips, Climate, Fold, MatButton, Plaque, RouterLink, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tent.html',
   styleUrl: './tent.scss',
@@ -80,12 +68,9 @@ const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, re
 export class Tent {
   readonly open = input<string>();
 
-  protected readonly qualities = FlushQuality.options.map((quality) => ({
-    quality,
-    words: capital(QUALITY_WORDS[quality]),
-  }));
+  protected readonly qualities = choicesOf(FlushQuality.options, QUALITY_WORDS);
   protected readonly quality = signal<FlushQuality | undefined>(undefined);
-  protected readonly uses = FlushUse.options.map((use) => ({ use, words: capital(USE_WORDS[use]) }));
+  protected readonly uses = choicesOf(FlushUse.options, USE_WORDS);
   protected readonly use = signal<FlushUse | undefined>(undefined);
 
   private readonly store = inject(HouseStore);
@@ -126,12 +111,9 @@ export class Tent {
   protected readonly tents = computed(() => {
     const house = this.store.house() ?? EMPTY_HOUSE;
     return placesInUse(house, 'fruit').map((place) => {
-      const read = lastReadC(house, place.id);
       const count = this.blocks().filter((b) => placeOfVessel(b.view) === place.id).length;
       const words = [
-        read === undefined
-          ? ''
-          : `${thermometerWords(read.celsius)} read ${shortTime(read.atMs, this.minute())}`,
+        readWords(place.id, house, this.minute()),
         place.holds === undefined ? '' : `${count} of ${place.holds}`,
       ];
       return { id: place.id, name: place.name, words: words.filter(Boolean).join(', ') };
@@ -286,7 +268,7 @@ export class Tent {
   /** Ways to open such a vessel. */
   protected readonly hows = computed(() => {
     const kind = this.selected()?.view.batch.vessel.kind ?? 'bag';
-    return (WAYS[kind] ?? WAYS.bag).map((how) => ({ how, words: capital(OPENING_WORDS[how]) }));
+    return choicesOf(WAYS[kind] ?? WAYS.bag, OPENING_WORDS);
   });
   protected readonly how = signal<Opening | undefined>(undefined);
 }

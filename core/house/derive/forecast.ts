@@ -66,10 +66,7 @@ function foretold(vessels: readonly VesselView[], prior: ColonizationPrior, warm
       sound.map((v, i) => [
         v.vessel.id,
         // A stall is one of the calendar: what stands cold has a reason.
-        {
-          ...onClock(each[i]!, clocks[i]),
-          stalled: clocks[i] === undefined ? each[i]!.stalled : isStalled(v),
-        },
+        { ...onClock(each[i]!, clocks[i]), stalled: isStalled(v) },
       ]),
     ),
   };
