@@ -14,6 +14,7 @@ export * from './clean-work/index.js';
 export * from './lineage/index.js';
 export * from './diagnosis/index.js';
 export * from './yield/index.js';
+export * from './bulk/index.js';
 export * from './stock/index.js';
 export * from './plan/index.js';
 export * from './exchange/index.js';

@@ -30,7 +30,7 @@ test('a jar, a row and a batch are dragged to another place, and one press bring
   await button(page, 'Undo').click();
   await expect(fridge).toHaveText('Fridge 29');
   await button(page, /Cook 12/).dragTo(page.locator('[data-place=tent]'));
-  await expect(page.locator('[data-place=tent]')).toHaveText('Tent 20');
+  await expect(page.locator('[data-place=tent]')).toHaveText('Tent 21');
   await button(page, 'Undo').click();
   // Not let go over a place: it stays.
   await page.locator('[data-code="G27-2"]').dragTo(page.getByRole('heading', { name: 'Shelf' }));
@@ -98,4 +98,36 @@ test('a place of one’s own takes a block, its warmth is read, and it is kept o
   await last(page, 'B28-3 to Bathroom');
   await page.reload();
   await expect(page.getByText('18.4 °C read').first()).toBeVisible();
+});
+
+test('two blocks are broken up into a tub, which takes their place; one undo brings them back', async ({
+  page,
+}) => {
+  await openDemo(page, 'tent?open=B28-1');
+  await button(page, 'Note, photo, trouble').click();
+  await button(page, 'More with B28-1').click();
+  await page.getByRole('menuitem', { name: 'Into another vessel' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'B28-3' }).click();
+  await expect(
+    dialog.getByText('4.54 kg, about 9.07 l as it lies. One 12 l tub takes 9.02 l.'),
+  ).toBeVisible();
+  await expect(dialog.getByLabel('How many')).toHaveValue('2');
+  await dialog.getByLabel('How many').fill('1');
+  await button(page, /^Layers/).click();
+  await dialog.getByRole('textbox', { name: 'Casing over it' }).fill('500');
+  await button(page, 'Moved over').click();
+  await expect(dialog.getByText(/Casing must be between 1 and 400 mm. You gave 500 mm/)).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'Casing over it' }).fill('30');
+  await dialog.getByLabel('Casing of').fill('peat and lime');
+  await button(page, 'Moved over').click();
+  await last(page, '2 of B28 moved into B32-1, broken up');
+  await expect(page).toHaveURL(/tent\?open=/);
+  await expect(button(page, /^B28-1,/)).toBeHidden();
+  await expect(page.getByRole('region', { name: /^B32-1/ })).toContainText('2 064 g dry');
+  await page.reload();
+  await expect(page.getByRole('region', { name: /^B32-1/ })).toContainText('first flush');
+  await button(page, 'Undo').click();
+  await expect(button(page, /^B28-1, resting/)).toBeVisible();
+  await expect(button(page, /^B32-1/)).toBeHidden();
 });

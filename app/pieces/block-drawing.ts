@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { VesselKind } from '../../core/index';
+import type { Layer, VesselKind } from '../../core/index';
+import { layerPaths } from './layer-paths';
 import { stipple, type StippleBox } from './stipple';
 
 export type BlockLook = 'running' | 'resting' | 'pins' | 'ripe';
@@ -59,6 +60,10 @@ const BODIES: Partial<Readonly<Record<VesselKind, Body>>> = {
         <path class="hatch" [attr.clip-path]="'url(#' + clipId + ')'" [attr.d]="hatch" />
       } @else {
         <path class="dots" [attr.d]="dots()" />
+        @if (layered(); as l) {
+          <path class="line thin" [attr.d]="l.edges" />
+          <path class="line grain" [attr.d]="l.grains + l.crumbs" />
+        }
       }
       <path class="line" [attr.d]="body().outline" />
       <path class="line thin" [attr.d]="body().marks" />
@@ -136,6 +141,9 @@ const BODIES: Partial<Readonly<Record<VesselKind, Body>>> = {
       fill: var(--beet);
       font: 700 25px var(--text-face);
     }
+    .line.grain {
+      stroke-width: 1.4;
+    }
     .dotted {
       stroke-dasharray: 0.1 5;
       stroke-linecap: round;
@@ -163,5 +171,12 @@ export class BlockDrawing {
     '',
   );
   protected readonly body = computed(() => BODIES[this.kind()] ?? BAG);
-  protected readonly dots = computed(() => stipple(this.body().box, this.fraction(), 620));
+  /** What lies in it, from the bottom up, where that was told. */
+  readonly layers = input<readonly Layer[]>([]);
+  protected readonly layered = computed(() =>
+    this.layers().length === 0 ? undefined : layerPaths(this.body().box, this.layers()),
+  );
+  protected readonly dots = computed(() =>
+    stipple(this.layered()?.running ?? this.body().box, this.fraction(), 620),
+  );
 }

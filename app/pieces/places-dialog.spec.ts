@@ -1,4 +1,7 @@
+import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA } from '@angular/material/dialog';
+import { setCOf } from '../../core/index';
+import { Journal } from '../data/journal/journal';
 import { demoHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { PlacesDialog } from './places-dialog';
@@ -37,6 +40,18 @@ describe('places of the house', () => {
     expect(place('Kitchen table')!.isGone).toBe(true);
     await dialog.press('It is there again');
     expect(place('Kitchen table')!.isGone).toBeUndefined();
+  });
+
+  it('set it anew as a thing that happened, which can be taken back', async () => {
+    const dialog = await open('shelf');
+    await dialog.fill('Kept at', '21');
+    await dialog.press('Keep it so');
+    expect(setup.house().facts.at(-1)).toEqual(
+      jasmine.objectContaining({ kind: 'placeSet', placeId: 'shelf', celsius: 21 }),
+    );
+    await TestBed.inject(Journal).undo();
+    await dialog.settle();
+    expect(setCOf(setup.house(), 'shelf', Date.now())).toBe(24);
   });
 
   it('add one of its own, which is then the one that is shown', async () => {

@@ -11,7 +11,7 @@ import {
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
-import { EMPTY_HOUSE, PlaceUse, lastReadC, type Place } from '../../core/index';
+import { EMPTY_HOUSE, PlaceUse, lastReadC, setCOf, type Place } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { Definitions } from '../data/journal/definitions';
 import { Journal } from '../data/journal/journal';
@@ -155,12 +155,13 @@ export class PlacesDialog {
       shown();
       untracked(() => {
         const place = this.place();
+        const setC = place && setCOf(this.house(), place.id, this.time.now());
         this.read.reset();
         this.kept.set('');
         this.form.reset({
           name: place?.name ?? '',
           use: place?.use ?? 'run',
-          setC: place?.setC === undefined ? '' : fieldText(place.setC, '°C'),
+          setC: setC === undefined ? '' : fieldText(setC, '°C'),
           holds: String(place?.holds ?? ''),
         });
       });
@@ -182,17 +183,27 @@ export class PlacesDialog {
       return;
     }
     const { name, use, setC, holds } = this.form.getRawValue();
-    const content = { name: NAME.parse(name), use, setC: SET.parse(setC), holds: HOLDS.parse(holds) };
-    const place = this.place();
+    const content = { name: NAME.parse(name), use, holds: HOLDS.parse(holds) };
+    const [place, celsius] = [this.place(), SET.parse(setC)];
     if (place !== undefined) {
       await this.keep(place, content);
+      await this.set(place.id, celsius);
       return;
     }
     const nowMs = this.time.now();
     const id = `own-${nowMs.toString(36)}`;
     const updatedAt = new Date(nowMs).toISOString();
-    if (await this.definitions.add('places', { id, schemaVersion: 1, updatedAt, ...content })) {
+    if (
+      await this.definitions.add('places', { id, schemaVersion: 1, updatedAt, setC: celsius, ...content })
+    ) {
       this.which.setValue(id);
+    }
+  }
+
+  /** From now on: what ran there before goes by what it was set to then. */
+  private async set(placeId: string, celsius: number | undefined): Promise<void> {
+    if (celsius !== setCOf(this.house(), placeId, this.time.now())) {
+      await this.journal.say({ kind: 'placeSet', placeId, celsius });
     }
   }
 

@@ -23,6 +23,7 @@ import {
   GrowthLook,
   SuspectAt,
   Wetness,
+  canBeMoved,
   expectedFraction,
   forecastVessel,
   formOf,
@@ -45,7 +46,13 @@ import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
-import { GROWTH_LOOK_WORDS, SUSPECT_AT_WORDS, WETNESS_WORDS } from '../data/words/look-words';
+import {
+  GROWTH_LOOK_WORDS,
+  REPOT_WORDS,
+  SUSPECT_AT_WORDS,
+  WETNESS_WORDS,
+  layerWords,
+} from '../data/words/look-words';
 import { amountWords } from '../data/words/measure-words';
 import {
   CONTAMINANT_WORDS,
@@ -143,6 +150,7 @@ export class VesselInspector {
   /** What runs through a vessel and is judged by how far. */
   protected readonly isRun = computed(() => ['grain', 'bulk'].includes(this.form()));
   protected readonly givesOn = computed(() => givesOn(this.vessel()) && isGrownEnough(this.vessel()));
+  protected readonly canBeMoved = computed(() => canBeMoved(this.vessel()));
   protected readonly canWrap = computed(
     () =>
       ['plate', 'slant'].includes(this.form()) &&
@@ -232,7 +240,14 @@ export class VesselInspector {
       words: `${format(Date.parse(at), 'd MMM')} ${words}`,
     });
     return [
-      ...(state.inoculatedAt === undefined ? [] : [line(state.inoculatedAt, 'inoculated')]),
+      ...(state.inoculatedAt === undefined
+        ? []
+        : [
+            line(
+              state.inoculatedAt,
+              state.repotted === undefined ? 'inoculated' : `moved over, ${REPOT_WORDS[state.repotted]}`,
+            ),
+          ]),
       ...state.marks.map((m) => line(m.at, `${formatNumber(m.fraction * 100)} %`)),
       ...(state.shakenAt === undefined ? [] : [line(state.shakenAt, 'shaken')]),
       ...(state.suspectAt === undefined ? [] : [line(state.suspectAt, this.suspect()?.words ?? 'suspect')]),
@@ -240,6 +255,9 @@ export class VesselInspector {
       ...state.cleared.map(({ at, of }) =>
         line(at, of === undefined ? 'no doubt any more' : `no ${CONTAMINANT_WORDS[of].word} after all`),
       ),
+      ...(state.inoculatedAt === undefined || state.layers.length === 0
+        ? []
+        : [line(state.inoculatedAt, `from its bottom: ${state.layers.map(layerWords).join(', ')}`)]),
       ...(state.openedAt === undefined ? [] : [line(state.openedAt, 'opened')]),
       ...state.harvests.map((h) => line(h.at, `harvested, ${amountWords(h.massG)}`)),
       ...state.notes.map((n) => line(n.at, `“${n.text}”`)),
@@ -343,6 +361,12 @@ export class VesselInspector {
 
   protected async drawOff(): Promise<void> {
     await this.dialogs.open(() => import('./draw-off').then((m) => m.DrawOffDialog), {
+      data: this.vessel().vessel.id,
+    });
+  }
+
+  protected async repot(): Promise<void> {
+    await this.dialogs.open(() => import('./repot-dialog').then((m) => m.RepotDialog), {
       data: this.vessel().vessel.id,
     });
   }

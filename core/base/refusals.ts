@@ -119,7 +119,7 @@ export type ArchiveFault =
     };
 
 /** What a vessel must be for something to be done with it. */
-export type WantedOfVessel = 'uncooked' | 'cooked' | 'running' | 'inoculated' | 'opened' | 'here';
+export type WantedOfVessel = 'uncooked' | 'cooked' | 'running' | 'inoculated' | 'opened' | 'filled' | 'here';
 
 /** Every refusal by its code, and what is told with it. Moments in ms, masses in g, temperatures in °C. */
 export interface Refusals {

@@ -54,9 +54,10 @@ function ofOne(
     const from = found.get(source) ?? NONE;
     const giver = house.vesselById.get(source);
     const form = giver && formOf(giver.batch);
-    // Spores and tissue begin a culture; what is drawn into a syringe is the same one.
-    const isNew = (form === undefined || isMycelium(form)) && view.state.drawn !== true;
-    const isGrainToGrain = form === 'grain' && formOf(view.batch) === 'grain';
+    // Spores and tissue begin a culture; what is drawn into a syringe or moved into a tub is the same one.
+    const isSame = view.state.drawn === true || view.state.repotted !== undefined;
+    const isNew = (form === undefined || isMycelium(form)) && !isSame;
+    const isGrainToGrain = !isSame && form === 'grain' && formOf(view.batch) === 'grain';
     return {
       transfers: Math.max(oldest.transfers, from.transfers + (isNew ? 1 : 0)),
       grainSteps: Math.max(oldest.grainSteps, isGrainToGrain ? from.grainSteps + 1 : 0),

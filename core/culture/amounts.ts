@@ -79,3 +79,8 @@ export function heldAtFirst(batch: Pick<Batch, 'stage' | 'vessel' | 'plan' | 'ho
           : plan.vesselWetG;
   return { amount, unit };
 }
+
+/** What the medium in each vessel of a batch weighs as it was made or came, g; 0 where that is not known. */
+export function wetMassG({ plan, holds }: Pick<Batch, 'plan' | 'holds'>): number {
+  return plan?.vesselWetG ?? (holds?.unit === 'g' ? holds.amount : 0);
+}

@@ -8,11 +8,13 @@ import { adviseTreatment } from '../formula/treatment.js';
 import { withSchool } from '../formula/with-school.js';
 import { buildHouse } from '../house/derive/build-house.js';
 import { checkEntry } from '../house/check-entry.js';
+import type { VesselView } from '../house/derive/house.js';
 import { makeBatch, makeCook, receiveCulture, type NewBatch, type NewCulture } from '../house/make.js';
 import type { Household } from '../record/definitions.js';
-import type { Contaminant, CookStep, Entry } from '../record/entry.js';
+import type { Contaminant, CookStep, Entry, Layer } from '../record/entry.js';
 import type { CultureUnit, Holds } from '../record/culture.js';
 import type { CookId, EntryId, VesselId } from '../record/ids.js';
+import { repot, repotSaid, type Repotting } from '../bulk/repot.js';
 import { newId, seededRandom } from '../record/new-id.js';
 import type { Records } from '../record/tables.js';
 import { MINUTE_MS } from '../base/time.js';
@@ -71,6 +73,27 @@ export class DemoBuilder {
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
     const stage = receivedAs(vesselTypeId);
     return this.keep(receiveCulture({ stage, vessel, holds, count: 1, ...more }, number, this.context(atMs)));
+  }
+
+  /** A vessel as it is after what was told so far. */
+  view(id: VesselId): VesselView {
+    return buildHouse(this.records).vesselById.get(id)!;
+  }
+
+  /** What has run is moved into other vessels. */
+  repot(
+    atMs: number,
+    number: number,
+    repotting: Repotting,
+    place: string,
+    layers: readonly Layer[] = [],
+  ): readonly VesselId[] {
+    const repotted = repot(repotting);
+    const ids = this.keep(receiveCulture(repotted.culture, number, this.context(atMs)));
+    repotSaid(repotted, repotting, [...ids], place, layers).forEach((said, i) => {
+      this.say(atMs + 1 + i, said);
+    });
+    return ids;
   }
 
   /** Makes a batch and brings it through all its steps; the last is done `readyMs`. */

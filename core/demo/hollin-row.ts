@@ -59,6 +59,7 @@ export function hollinRow(
   addCultureWork(demo, day, cultures);
   addToday(demo, nowMs);
   addTubs(demo, day, spawn);
+  addCasedTub(demo, day);
   return { ...demo.records, readings: tentClimate(nowMs) };
 }
 
@@ -354,4 +355,25 @@ function addTubs(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSumm
   demo.say(day(3, 8), { kind: 'pinned', vesselIds: [b29[1]!] });
   demo.say(day(1, 9.7), { kind: 'placeRead', placeId: 'shelf', celsius: 25.3 });
   demo.say(day(1, 9.8), { kind: 'placeRead', placeId: 'tent', celsius: 17.2 });
+}
+
+/** A bag of chestnut that came run through, broken up into a tub: perlite under it, a casing over it. */
+function addCasedTub(demo: DemoBuilder, day: DayAt): void {
+  const bag = demo.culture(
+    day(26, 10),
+    30,
+    'culture-wood-bag',
+    { amount: 2268, unit: 'g' },
+    { isolateId: 'cn-ridge', origin: { how: 'swap', from: 'the supper club' } },
+  );
+  demo.say(day(26, 10.1), { kind: 'moved', vesselIds: [...bag], place: 'shelf' });
+  demo.look(day(16, 8), bag, 1, 0);
+  const vessel = demo.records.vesselTypes.find((v) => v.id === 'tub-12')!;
+  const sources = bag.map((id) => demo.view(id));
+  const tub = demo.repot(day(15, 9), 31, { sources, vessel, count: 1, how: 'broken' }, 'tent', [
+    { of: 'perlite', depthMm: 20 },
+    { of: 'substrate', depthMm: 50 },
+    { of: 'casing', depthMm: 30, name: 'peat and lime' },
+  ]);
+  demo.say(day(7, 9), { kind: 'opened', vesselIds: [...tub], how: 'lid' });
 }

@@ -1,4 +1,5 @@
 import { CoreError, requireWithin } from '../base/errors.js';
+import { wetMassG } from '../culture/amounts.js';
 import { MOST_HELD } from '../record/culture.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
@@ -46,6 +47,7 @@ function placeNamed(entry: Entry): string | undefined {
     case 'opened':
       return entry.place;
     case 'placeRead':
+    case 'placeSet':
       return entry.placeId;
     default:
       return undefined;
@@ -75,7 +77,7 @@ function worldOf(house: House): World {
           taking: takingOf(view.batch, view.state),
           remaining: view.remaining,
           remainingUnit: view.remainingUnit,
-          wetG: view.batch.plan?.vesselWetG ?? 0,
+          wetG: wetMassG(view.batch),
         }
       );
     },

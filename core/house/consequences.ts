@@ -1,4 +1,5 @@
 import { takenSteps, type CookPhase } from '../cook/cook-state.js';
+import { wetMassG } from '../culture/amounts.js';
 import type { Batch } from '../record/batch.js';
 import { byHappening, type Fact, type FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
@@ -83,7 +84,7 @@ class Telling implements World {
       phase,
       taking: takingOf(batch, draft),
       ...remainingIn(batch, phase === 'gone', given),
-      wetG: batch.plan?.vesselWetG ?? 0,
+      wetG: wetMassG(batch),
     };
   }
 

@@ -41,7 +41,7 @@ export {
   runningVessels,
   vesselsInHand,
 } from './running.js';
-export { lastReadC, placeOfVessel, placeToFruit, placesInUse, useOf } from './places.js';
+export { lastReadC, placeOfVessel, placeToFruit, placesInUse, setCOf, useOf } from './places.js';
 export { tooHot, tooHotAt, type TooHot } from './too-hot.js';
 export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';

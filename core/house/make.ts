@@ -68,6 +68,8 @@ export interface NewCulture {
   /** Absent where it is drawn from what is here. */
   readonly isolateId?: string;
   readonly origin?: Origin;
+  /** Of what was planned and made here before. */
+  readonly plan?: BatchPlan;
 }
 
 /** The records of a culture: like vessels with what each of them holds. */

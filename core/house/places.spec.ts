@@ -13,6 +13,7 @@ import {
   placeToFruit,
   placesInUse,
   readyToInoculate,
+  setCOf,
   runningVessels,
   useOf,
   withRows,
@@ -210,6 +211,35 @@ describe('warmth', () => {
     const expected = expectedFraction(forecast!, (bench.day(13) - inoculatedAtMs!) / 86_400_000);
     bench.looked(13, jars, Math.round(expected * 100) / 100);
     expect(fullDay(bench)).toBeCloseTo(forecast!.fullDay, 0);
+  });
+
+  it('set anew counts from then on: what ran before goes by what it was set to', () => {
+    const bench = new CultureBench();
+    bench.place(place('shelf', 'run', { setC: usual.incubationC.value }));
+    sownJars(bench);
+    const early = fullDay(bench);
+    bench.say(early + 5, { kind: 'placeSet', placeId: 'shelf', celsius: 12 });
+    expect(fullDay(bench)).withContext('it was full by then').toBeCloseTo(early, 1);
+    bench.say(early / 2, { kind: 'placeSet', placeId: 'shelf', celsius: 14 });
+    expect(fullDay(bench)).toBeGreaterThan(early + 3);
+    const [shelf, ms] = ['shelf', bench.day(early / 2)];
+    expect(setCOf(bench.house, shelf, ms - 1)).toBe(usual.incubationC.value);
+    expect(setCOf(bench.house, shelf, ms + 1)).toBe(14);
+    bench.say(early + 6, { kind: 'placeSet', placeId: 'shelf' });
+    expect(setCOf(bench.house, shelf, bench.day(early + 7)))
+      .withContext('as warm as the room')
+      .toBeUndefined();
+  });
+
+  it('told later speaks of what is opened too', () => {
+    const bench = new CultureBench();
+    const jars = sownJars(bench);
+    bench.say(4, { kind: 'opened', vesselIds: [...jars], place: 'shelf' });
+    const { house } = bench;
+    bench.say(3, { kind: 'placeRead', placeId: 'shelf', celsius: 12 });
+    const read = bench.house.noted.filter((e) => e.kind === 'placeRead');
+    const stepwise = withRows(house, { entries: read });
+    expect(stepwise.batches.at(-1)!.forecast!.fullDay).toBe(fullDay(bench));
   });
 
   it('told anew changes what it touches, and the very same comes of all rows at once', () => {

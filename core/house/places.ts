@@ -37,6 +37,15 @@ export function placeToFruit(view: VesselView, house: Pick<House, 'placeById'>):
   return useOf(house, here) === 'fruit' ? here : (placesInUse(house, 'fruit')[0]?.id ?? PLACE_OF_OPENED);
 }
 
+/** What a place is kept at at a moment, °C; undefined where it is as warm as the room. */
+export function setCOf(
+  { workings }: Pick<House, 'workings'>,
+  placeId: string,
+  nowMs: number,
+): number | undefined {
+  return workings.warmth?.setC(placeId, nowMs);
+}
+
 /** The last temperature that was read at a place and typed, with its time. */
 export function lastReadC({ workings }: Pick<House, 'workings'>, placeId: string): PlaceRead | undefined {
   return workings.warmth?.lastRead(placeId);

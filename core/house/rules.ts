@@ -106,6 +106,9 @@ export function requirePossible(world: World, fact: Fact): void {
     case 'soaked':
       requirePhase(world, fact.vesselIds, ['running', 'opened'], 'inoculated');
       return;
+    case 'layered':
+      requirePhase(world, fact.vesselIds, ['cooked', 'running', 'opened'], 'filled');
+      return;
     case 'keptAsControl':
       requirePhase(world, fact.vesselIds, ['cooked'], 'cooked');
       return;

@@ -71,6 +71,7 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
   moved: [{ kind: 'place', field: 'place' }],
   opened: [{ kind: 'choice', field: 'how', options: Opening.options, canBeNone: true }],
   placeRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
+  placeSet: [{ kind: 'number', field: 'celsius', unit: '°C' }],
   harvested: [
     { kind: 'number', field: 'massG', unit: 'g' },
     { kind: 'choice', field: 'quality', options: FlushQuality.options, canBeNone: true },

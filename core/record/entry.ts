@@ -125,6 +125,22 @@ export type FlushUse = z.infer<typeof FlushUse>;
 export const SpentTo = z.enum(['compost', 'bed']);
 export type SpentTo = z.infer<typeof SpentTo>;
 
+/** How what has run was moved into another vessel: in one piece, broken up by hand, or chopped small. */
+export const RepotHow = z.enum(['whole', 'broken', 'chopped']);
+export type RepotHow = z.infer<typeof RepotHow>;
+
+/** What a layer in a tub, tray or bucket is of. */
+export const LayerOf = z.enum(['perlite', 'spawn', 'substrate', 'mix', 'casing']);
+export type LayerOf = z.infer<typeof LayerOf>;
+
+/** One layer; `name` says of what the casing is made. */
+export const Layer = z.strictObject({
+  of: LayerOf,
+  depthMm: z.number().min(1).max(400),
+  name: Line.optional(),
+});
+export type Layer = z.infer<typeof Layer>;
+
 /** Set where a correction was made by walking back or forward, and not by pointing at an entry. */
 const undo = z.literal(true).optional();
 
@@ -146,6 +162,7 @@ export const Fate = z.enum([
   'givenAway',
   'eatenByMice',
   'spent',
+  'repotted',
   'other',
 ]);
 export type Fate = z.infer<typeof Fate>;
@@ -290,6 +307,8 @@ export const Entry = z.discriminatedUnion('kind', [
     compartment: z.number().int().min(1).max(8).optional(),
     /** Broth or spores went into empty syringes: the same culture, not a new generation. */
     drawn: z.literal(true).optional(),
+    /** All that was in the sources went in: the same culture, run as far as it had. */
+    repotted: z.strictObject({ how: RepotHow, fraction: z.number().min(0).max(1) }).optional(),
     flamed: z.boolean().optional(),
   }),
   z.strictObject({
@@ -343,6 +362,20 @@ export const Entry = z.discriminatedUnion('kind', [
     kind: z.literal('placeRead'),
     placeId: Key,
     celsius: z.number().min(-40).max(70),
+  }),
+  /** What was laid into it, on top of what lies there, from the bottom up. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('layered'),
+    vesselIds,
+    layers: z.array(Layer).min(1).max(20),
+  }),
+  /** What a place is kept at from now on; left out, it is as warm as the room. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('placeSet'),
+    placeId: Key,
+    celsius: z.number().min(-40).max(70).optional(),
   }),
   z.strictObject({ ...fact, kind: z.literal('pinned'), vesselIds }),
   z.strictObject({

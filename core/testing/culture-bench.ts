@@ -5,6 +5,7 @@ import {
   shippedDefinitions,
   type House,
   type Place,
+  type Repotting,
   type VesselId,
   type VesselView,
 } from '../index.js';
@@ -65,6 +66,11 @@ export class CultureBench {
     const ids = this.demo.medium(this.day(day), this.next++, formulaId, vesselTypeId, count);
     this.demo.cook(this.day(day) + DAY_MS / 3, this.next++, ids);
     return ids;
+  }
+
+  /** What has run, emptied into other vessels that stand where things fruit. */
+  repotted(day: number, repotting: Repotting): readonly VesselId[] {
+    return this.demo.repot(this.day(day), this.next++, repotting, 'tent');
   }
 
   give(

@@ -5,6 +5,8 @@ import {
   makeCook,
   nextNumber,
   receiveCulture,
+  repot,
+  repotSaid,
   shippedDefinitions,
   sittingOf,
   withRows,
@@ -17,6 +19,7 @@ import {
   type Entry,
   type House,
   type Isolate,
+  type Layer,
   type MakeContext,
   type BatchStage,
   type NewBatch,
@@ -24,6 +27,7 @@ import {
   type Species,
   type VesselView,
   type Photo,
+  type Repotting,
   type ResolvedFormula,
   type ScaledFormula,
   type ShippedOffer,
@@ -111,7 +115,9 @@ export class Journal {
   readonly last = computed<LastEntry | undefined>(() => {
     const { undo, redo } = this.sitting();
     const takenBack = redo !== undefined;
-    const entry = (redo ?? undo)?.entries.find((e) => e.kind !== 'cautionRead');
+    const told = (redo ?? undo)?.entries.filter((e) => e.kind !== 'cautionRead');
+    // What was done says more than that new vessels were needed for it.
+    const entry = told?.find((e) => e.kind !== 'batchMade') ?? told?.[0];
     return entry && { entry, takenBack, canUndo: undo !== undefined };
   });
 
@@ -180,31 +186,56 @@ export class Journal {
 
   /** Broth or spores go into empty syringes, which become vessels of their own. */
   async drawOff(source: VesselView, { takesEach, ...content }: DrawnInto): Promise<NewBatch | undefined> {
-    return this.make(`drawn from ${source.code}`, async (pen, hand) => {
+    return this.fill(`drawn from ${source.code}`, () => ({
+      content,
+      saids: (vesselIds) => [
+        {
+          kind: 'inoculated',
+          vesselIds,
+          sourceVesselIds: [source.vessel.id],
+          doseEach: takesEach,
+          doseUnit: source.remainingUnit,
+          drawn: true,
+        },
+        { kind: 'moved', vesselIds, place: 'fridge' },
+      ],
+    }));
+  }
+
+  /** What has run is emptied into other vessels, which take its place; the old ones are done with. */
+  async repot(
+    repotting: Repotting,
+    place: string,
+    layers: (depthMm?: number) => readonly Layer[],
+  ): Promise<NewBatch | undefined> {
+    return this.fill(`${repotting.sources.map((v) => v.code).join(', ')} moved`, () => {
+      const repotted = repot(repotting);
+      return {
+        content: repotted.culture,
+        saids: (ids) => repotSaid(repotted, repotting, ids, place, layers(repotted.depthMm)),
+      };
+    });
+  }
+
+  /** Makes vessels that are filled from others, and says so, as one deed: what is undone leaves no empty ones behind. */
+  private fill(
+    about: string,
+    filling: () => {
+      readonly content: NewCulture;
+      readonly saids: (vesselIds: VesselId[]) => readonly Said[];
+    },
+  ): Promise<NewBatch | undefined> {
+    return this.make(about, async (pen, hand) => {
       const { house } = pen.found;
+      const { content, saids } = filling();
       const made = receiveCulture(content, nextBatchNumber(house, content.stage), contextOf(hand));
-      const vesselIds = made.vessels.map((v) => v.id);
-      const entries = stampAll(
-        [
-          {
-            kind: 'inoculated',
-            vesselIds,
-            sourceVesselIds: [source.vessel.id],
-            doseEach: takesEach,
-            doseUnit: source.remainingUnit,
-            drawn: true,
-          },
-          { kind: 'moved', vesselIds, place: 'fridge' },
-        ],
-        hand,
-      );
-      const standing = withRows(house, {
-        batches: [made.batch],
-        vessels: made.vessels,
-        entries: [made.entry],
-      });
+      // After the vessels were made, or the two could not be told in order.
+      const after = { ...hand, nowMs: hand.nowMs + 1 };
+      const entries = stampAll(saids(made.vessels.map((v) => v.id)), after);
+      const entry = { ...made.entry, ...(entries[0]?.deedId && { deedId: entries[0].deedId }) };
+      const standing = withRows(house, { batches: [made.batch], vessels: made.vessels, entries: [entry] });
       checkDeed(standing, entries, hand.nowMs, (e) => entryWords(e, standing));
-      await keepBatch(pen, made, hand);
+      await keepBatch(pen, { ...made, entry }, hand);
       await pen.addAll('entries', entries);
       return made;
     });

@@ -2,12 +2,16 @@ import type {
   FlushQuality,
   FlushUse,
   GrowthLook,
+  Layer,
+  LayerOf,
   Opening,
   PlaceUse,
+  RepotHow,
   SpentTo,
   SuspectAt,
   Wetness,
 } from '../../../core/index';
+import { measureWords } from './measure-words';
 
 /** Where in a vessel trouble was seen. */
 export const SUSPECT_AT_WORDS: Readonly<Record<SuspectAt, string>> = {
@@ -44,6 +48,26 @@ export const OPENING_WORDS: Readonly<Record<Opening, string>> = {
   lid: 'lid off',
   holes: 'holes',
 };
+
+export const REPOT_WORDS: Readonly<Record<RepotHow, string>> = {
+  whole: 'in one piece',
+  broken: 'broken up',
+  chopped: 'chopped',
+};
+
+const LAYER_WORDS: Readonly<Record<LayerOf, string>> = {
+  perlite: 'wet perlite',
+  spawn: 'spawn',
+  substrate: 'substrate',
+  mix: 'spawn and substrate, mixed',
+  casing: 'casing',
+};
+
+/** "40 mm of casing, peat and lime". */
+export function layerWords({ of, depthMm, name }: Layer): string {
+  const made = name === undefined ? '' : ` (${name})`;
+  return `${measureWords(depthMm, 'mm', 0)} of ${LAYER_WORDS[of]}${made}`;
+}
 
 /** What a place is for. */
 export const PLACE_USE_WORDS: Readonly<Record<PlaceUse, string>> = {

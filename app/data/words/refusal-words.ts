@@ -111,6 +111,7 @@ const WANTED_WORDS: Readonly<Record<WantedOfVessel, string>> = {
   cooked: 'cooked and not yet inoculated',
   running: 'inoculated and not yet opened',
   inoculated: 'inoculated',
+  filled: 'filled and cooked',
   opened: 'opened and in the tent',
   here: 'still here',
 };

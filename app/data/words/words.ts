@@ -26,10 +26,12 @@ import {
   GROWTH_LOOK_WORDS,
   OPENING_WORDS,
   QUALITY_WORDS,
+  REPOT_WORDS,
   SPENT_TO_WORDS,
   SUSPECT_AT_WORDS,
   USE_WORDS,
   WETNESS_WORDS,
+  layerWords,
 } from './look-words';
 import { BROTH_WORDS, MISHAP_WORDS, WARNING_NAMES } from './culture-words';
 import {
@@ -115,6 +117,7 @@ export const FATE_WORDS: Readonly<Record<Fate, string>> = {
   givenAway: 'given away',
   eatenByMice: 'eaten by mice',
   spent: 'spent',
+  repotted: 'moved into another vessel',
   other: 'taken out',
 };
 
@@ -291,10 +294,18 @@ export function entryWords(entry: Entry, house: House): string {
       return `${vessels} shaken`;
     case 'moved':
       return `${vessels} to ${placeWords(entry.place, house)}`;
+    case 'layered':
+      return `${vessels}: ${entry.layers.map(layerWords).join(', ')}`;
     case 'keptAsControl':
       return `${vessels} kept as a control`;
     case 'placeRead':
       return `${placeWords(entry.placeId, house)} read ${thermometerWords(entry.celsius)}`;
+    case 'placeSet': {
+      const place = placeWords(entry.placeId, house);
+      return entry.celsius === undefined
+        ? `${place} as warm as the room`
+        : `${place} set to ${thermometerWords(entry.celsius)}`;
+    }
     case 'opened':
       return `${vessels} opened${entry.how === undefined ? '' : `, ${OPENING_WORDS[entry.how]}`}`;
     case 'pinned':
@@ -349,6 +360,10 @@ function inoculatedWords(entry: EntryOf<'inoculated'>, house: House): string {
   const dose = doseWords(entry.doseEach, entry.doseUnit);
   if (entry.drawn === true) {
     return `${vessels} drawn, ${dose} each`;
+  }
+  if (entry.repotted !== undefined) {
+    const from = vesselWords(entry.sourceVesselIds, house);
+    return `${from} moved into ${vessels}, ${REPOT_WORDS[entry.repotted.how]}`;
   }
   const part = entry.compartment === undefined ? '' : `, part ${entry.compartment}`;
   const sector = entry.sector === undefined ? '' : `, ${entry.sector} sector`;

@@ -28,11 +28,6 @@ export function choicesOf<T extends string>(
       }
     </mat-button-toggle-group>
   `,
-  styles: `
-    mat-button-toggle-group {
-      flex-wrap: wrap;
-    }
-  `,
 })
 export class Chips<T extends string> {
   readonly name = input.required<string>();

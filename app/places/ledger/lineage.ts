@@ -19,6 +19,7 @@ import {
 import { download } from '../../data/store/download';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
+import { listed } from '../../data/words/listed';
 import { amountWords } from '../../data/words/measure-words';
 import type { Choice } from '../../pieces/form/choice-field';
 import { PickField } from '../../pieces/form/pick-field';
@@ -129,7 +130,7 @@ export class LineageView {
       return '';
     }
     const fresh = vessel.state.harvests.reduce((sum, h) => sum + h.massG, 0);
-    const flushes = vessel.state.harvests.map((h) => amountWords(h.massG)).join(' and ');
+    const flushes = listed(vessel.state.harvests.map((h) => amountWords(h.massG)));
     return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel)) * 100)} % biological efficiency, spawn counted in`;
   });
   protected readonly fed = computed(() => {

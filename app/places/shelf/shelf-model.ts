@@ -25,6 +25,7 @@ import {
   type Place,
   leadingSector,
   placeOfVessel,
+  setCOf,
   useOf,
   readyToInoculate,
   toShake,
@@ -95,8 +96,9 @@ export function shelfPlaces(house: House): readonly ShelfPlace[] {
 
 /** "24 °C set, 25.3 °C read today at 09:40; 53 of 60". */
 export function standWords(place: ShelfPlace, house: House, nowMs: number): string {
+  const setC = setCOf(house, place.id, nowMs);
   const warmth = [
-    place.setC === undefined ? '' : `${thermometerWords(place.setC)} set`,
+    setC === undefined ? '' : `${thermometerWords(setC)} set`,
     readWords(place.id, house, nowMs),
   ];
   const room =

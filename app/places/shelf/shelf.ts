@@ -34,6 +34,7 @@ import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
+import { listed } from '../../data/words/listed';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { heatWords, isWalked, shelfBatches, shelfPlaces, standWords, type ShelfBatch } from './shelf-model';
@@ -295,7 +296,7 @@ export class Shelf {
     const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map(
       (k) => CONTAMINANT_WORDS[k].word,
     );
-    return `${vesselCount(batch.bad.length, batch.view.batch.vessel)} of ${kinds.join(' and ')}`;
+    return `${vesselCount(batch.bad.length, batch.view.batch.vessel)} of ${listed(kinds)}`;
   }
 
   /** Where the bad ones come from, as far as counting goes; causes are for the Ledger. */

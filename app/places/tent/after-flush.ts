@@ -12,6 +12,7 @@ import {
 } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
+import { listed } from '../../data/words/listed';
 import { amountWords } from '../../data/words/measure-words';
 import { AskNumber } from '../../pieces/form/ask-number';
 import { Fold } from '../../pieces/fold';
@@ -91,7 +92,7 @@ export class AfterFlush {
     const { harvests } = this.vessel().state;
     return harvests.length === 0
       ? ''
-      : `So far ${harvests.map((h) => amountWords(h.massG)).join(' and ')}: ${formatNumber(efficiencyOf(this.vessel()) * 100)} % biological efficiency, spawn counted in.`;
+      : `So far ${listed(harvests.map((h) => amountWords(h.massG)))}: ${formatNumber(efficiencyOf(this.vessel()) * 100)} % biological efficiency, spawn counted in.`;
   });
   protected readonly next = computed(() => nextFlushOf(this.vessel(), this.house()));
   protected readonly nextWords = computed(() => {
@@ -110,7 +111,7 @@ export class AfterFlush {
     const took = soaks.flatMap((s) => s.takenUpG ?? []);
     return soaks.length === 0
       ? ''
-      : `Soaked ${soaks.length === 1 ? 'once' : `${soaks.length} times`}${took.length === 0 ? '' : `, took up ${took.map((g) => amountWords(g)).join(' and ')}`}.`;
+      : `Soaked ${soaks.length === 1 ? 'once' : `${soaks.length} times`}${took.length === 0 ? '' : `, took up ${listed(took.map((g) => amountWords(g)))}`}.`;
   });
   /** All that bore of this species, here. */
   protected readonly yields = computed((): readonly string[] => {

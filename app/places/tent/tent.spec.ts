@@ -41,13 +41,14 @@ describe('the Tent', () => {
     });
 
     it('shows every block with its word and what comes', () => {
-      expect(tent.text()).toContain('black poplar and king oyster, 7 vessels');
+      expect(tent.text()).toContain('chestnut, black poplar and king oyster, 8 vessels');
       const words = [...tent.host.querySelectorAll('.block')].map((b) =>
         b.textContent.replace(/\s+/g, ' ').trim(),
       );
-      expect(words[0]).toMatch(/B28-1 ?resting ?304 g on/);
-      expect(words[1]).toMatch(/B28-2 ?cut today ?Cut while the rims are turned down/);
-      expect(words[2]).toMatch(/B28-3 ?pins ?cut about/);
+      expect(words[0]).toMatch(/B31-1 ?waiting for pins ?pins about/);
+      expect(words[1]).toMatch(/B28-1 ?resting ?304 g on/);
+      expect(words[2]).toMatch(/B28-2 ?cut today ?Cut while the rims are turned down/);
+      expect(words[3]).toMatch(/B28-3 ?pins ?cut about/);
     });
 
     it('shows a tub that bears with its lid on as a tub, where it stands, and takes its pins', async () => {
@@ -72,7 +73,7 @@ describe('the Tent', () => {
       await tent.press('Suspect');
       await tent.press('In the middle');
       await tent.press(/green mold/);
-      const row = [...tent.host.querySelectorAll('.block')][2]!;
+      const row = [...tent.host.querySelectorAll('.block')][3]!;
       expect(row.textContent.replace(/\s+/g, ' ').trim()).toMatch(/^G? ?B28-3 ?green mold ?in the middle$/);
       expect(row.querySelector('.hatch')).not.toBeNull();
       expect(tent.text()).toContain('Green mold in the middle. Nothing of it is eaten.');
@@ -91,6 +92,18 @@ describe('the Tent', () => {
       await tent.press('Lid off');
       await tent.press('Opened');
       expect(block('B29-1').state).toEqual(jasmine.objectContaining({ openedBy: 'lid', place: 'tent' }));
+    });
+
+    it('draws a tub with its layers, and reckons its yield by what was moved into it', async () => {
+      const drawn = [...tent.host.querySelectorAll('.block')][0]!;
+      expect(drawn.querySelector('.grain')!.getAttribute('d')).toMatch(/a2\.4.*l6-3/);
+      expect(blockDryMassG(block('B31-1'))).toBeCloseTo(2268 * 0.4, 6);
+      await tent.set('open', 'B31-1');
+      await tent.press('Note, photo, trouble');
+      expect(tent.text()).toContain('moved over, broken up');
+      expect(tent.text()).toContain(
+        'from its bottom: 20 mm of wet perlite, 50 mm of substrate, 30 mm of casing (peat and lime)',
+      );
     });
 
     it('reckons the typed grams against the dry mass, beside what this house usually gets', async () => {
@@ -167,7 +180,7 @@ describe('the Tent', () => {
       await tent.press('Spent, to the compost');
       expect(block('B28-1').state.goneBecause).toBe('spent');
       expect(setup.house().facts.at(-1)).toEqual(jasmine.objectContaining({ to: 'compost' }));
-      expect(tent.text()).toContain('6 vessels');
+      expect(tent.text()).toContain('7 vessels');
     });
   });
 

@@ -30,6 +30,7 @@ import {
 } from '../../../core/index';
 import { capital } from '../../data/words/capital';
 import { OPENING_WORDS, QUALITY_WORDS, USE_WORDS } from '../../data/words/look-words';
+import { listed } from '../../data/words/listed';
 import { amountWords, shownUnit } from '../../data/words/measure-words';
 import { readWords, suspectWords } from '../../data/words/words';
 import { HouseStore } from '../../data/store/house-store';
@@ -140,7 +141,7 @@ export class Tent {
     const names = [...new Set(this.blocks().flatMap((b) => b.view.species?.name.toLowerCase() ?? []))];
     const count = this.blocks().length;
     const what = this.blocks().every((b) => b.view.batch.vessel.kind === 'bag') ? 'block' : 'vessel';
-    return count === 0 ? '' : `${names.join(' and ')}, ${count} ${what}${count === 1 ? '' : 's'}`;
+    return count === 0 ? '' : `${listed(names)}, ${count} ${what}${count === 1 ? '' : 's'}`;
   });
   /** What stands on the pad, in grams: it takes the unit that this household weighs in. */
   protected readonly massG = computed(() => this.unit().toOwn(Number(this.typed() || '0')));
@@ -175,6 +176,7 @@ export class Tent {
       untracked(() => {
         this.typed.set('');
         this.withOther.set(false);
+        this.looking.set(false);
         this.how.set(undefined);
         this.quality.set(undefined);
         this.use.set(undefined);
@@ -250,6 +252,12 @@ export class Tent {
       const place = placeToFruit(view, house);
       void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id], how: this.how(), place });
     }
+  }
+
+  protected async repot(view: VesselView): Promise<void> {
+    await this.dialogs.open(() => import('../../pieces/repot-dialog').then((m) => m.RepotDialog), {
+      data: view.vessel.id,
+    });
   }
 
   protected takeOut(view: VesselView): void {

@@ -175,7 +175,7 @@ export class HouseInMaking {
     if (fact === undefined) {
       return;
     }
-    if (fact.kind === 'placeRead') {
+    if (fact.kind === 'placeRead' || fact.kind === 'placeSet') {
       this.touched.warmth = true;
     }
     if ('vesselIds' in fact) {

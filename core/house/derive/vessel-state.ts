@@ -9,7 +9,9 @@ import type {
   FlushQuality,
   FlushUse,
   GrowthLook,
+  Layer,
   Opening,
+  RepotHow,
   SuspectAt,
   Wetness,
 } from '../../record/entry.js';
@@ -49,6 +51,10 @@ export interface VesselState {
   readonly compartments: readonly number[];
   /** Filled from a bottle or a print, not grown. */
   readonly drawn?: boolean;
+  /** How it came here from the vessels that it ran in before, where it did. */
+  readonly repotted?: RepotHow;
+  /** What lies in it, from the bottom up, as far as it was told. */
+  readonly layers: readonly Layer[];
   /** Two cultures were meant to share it. */
   readonly together?: boolean;
   readonly marks: readonly Mark[];
@@ -127,6 +133,7 @@ export function newVessel(): VesselDraft {
     photoIds: [],
     radii: [],
     mishaps: [],
+    layers: [],
     harvests: [],
     soaks: [],
   };
@@ -194,6 +201,10 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       draft.doseUnit = fact.doseUnit;
       draft.sector = fact.sector;
       draft.drawn = fact.drawn;
+      draft.repotted = fact.repotted?.how;
+      if (fact.repotted !== undefined) {
+        draft.marks.push({ at: fact.at, fraction: fact.repotted.fraction });
+      }
       draft.together = fact.together;
       if (fact.compartment !== undefined && !draft.compartments.includes(fact.compartment)) {
         draft.compartments.push(fact.compartment);
@@ -224,6 +235,9 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       draft.openedAt ??= fact.at;
       draft.openedBy = fact.how ?? draft.openedBy;
       put(draft, fact.at, fact.place ?? PLACE_OF_OPENED);
+      break;
+    case 'layered':
+      draft.layers.push(...fact.layers);
       break;
     case 'keptAsControl':
       draft.isControl = true;

@@ -165,10 +165,10 @@ export class Views {
     }
   }
 
-  /** Whatever runs goes by another clock once it is known to be warmer or colder. */
+  /** Whatever is in hand goes by another clock once it is known to be warmer or colder. */
   private touchForecasts(): void {
     for (const { batch, vessels } of this.before.batchViews.values()) {
-      if (isForetold(batch) && vessels.some((v) => v.state.phase === 'running')) {
+      if (isForetold(batch) && vessels.some((v) => v.state.phase !== 'gone')) {
         this.touched.batches.add(batch.id);
       }
     }

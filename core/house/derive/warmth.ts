@@ -2,7 +2,7 @@ import { DAY_MS } from '../../base/time.js';
 import { cardinalOf, growthRateAt } from '../../growth/temperature-response.js';
 import { WarmClock } from '../../growth/warm-clock.js';
 import type { Place, Species } from '../../record/definitions.js';
-import type { Fact, FactOf } from '../../record/effective.js';
+import type { Fact } from '../../record/effective.js';
 import type { VesselState } from './vessel-state.js';
 
 /** What was read holds so long; then a place is as warm as it is set again. Our choice. */
@@ -17,6 +17,8 @@ export interface PlaceRead {
 /** How warm the places of a house are and were. */
 export class Warmth {
   private readonly reads = new Map<string, PlaceRead[]>();
+  /** What a place was kept at from a moment on; the room's where it is undefined. */
+  private readonly sets = new Map<string, { readonly atMs: number; readonly celsius?: number }[]>();
 
   /**
    * @param facts in the order of happening
@@ -29,7 +31,9 @@ export class Warmth {
   ) {
     for (const fact of facts) {
       if (fact.kind === 'placeRead') {
-        this.add(fact);
+        listIn(this.reads, fact.placeId).push({ atMs: Date.parse(fact.at), celsius: fact.celsius });
+      } else if (fact.kind === 'placeSet') {
+        listIn(this.sets, fact.placeId).push({ atMs: Date.parse(fact.at), celsius: fact.celsius });
       }
     }
   }
@@ -41,7 +45,10 @@ export class Warmth {
 
   /** When it changed at a place, as far as is known. */
   changesAt(placeId: string): readonly number[] {
-    return (this.reads.get(placeId) ?? []).flatMap(({ atMs }) => [atMs, atMs + READ_HOLDS_MS]);
+    return [
+      ...(this.reads.get(placeId) ?? []).flatMap(({ atMs }) => [atMs, atMs + READ_HOLDS_MS]),
+      ...(this.sets.get(placeId) ?? []).map(({ atMs }) => atMs),
+    ];
   }
 
   /** °C at a place at a moment; undefined where nothing is known. */
@@ -49,14 +56,20 @@ export class Warmth {
     const read = this.reads.get(placeId)?.findLast((r) => r.atMs <= atMs);
     return read !== undefined && atMs < read.atMs + READ_HOLDS_MS
       ? read.celsius
-      : (this.placeById.get(placeId)?.setC ?? this.roomC);
+      : (this.setC(placeId, atMs) ?? this.roomC);
   }
 
-  private add({ placeId, at, celsius }: FactOf<'placeRead'>): void {
-    const reads = this.reads.get(placeId) ?? [];
-    reads.push({ atMs: Date.parse(at), celsius });
-    this.reads.set(placeId, reads);
+  /** What a place was kept at at a moment; undefined where it was as warm as the room. */
+  setC(placeId: string, atMs: number): number | undefined {
+    const set = this.sets.get(placeId)?.findLast((s) => s.atMs <= atMs);
+    return set === undefined ? this.placeById.get(placeId)?.setC : set.celsius;
   }
+}
+
+function listIn<T>(map: Map<string, T[]>, key: string): T[] {
+  const list = map.get(key) ?? [];
+  map.set(key, list);
+  return list;
 }
 
 /**
