@@ -13,6 +13,7 @@ export * from './house/index.js';
 export * from './clean-work/index.js';
 export * from './lineage/index.js';
 export * from './diagnosis/index.js';
+export * from './photo/index.js';
 export * from './yield/index.js';
 export * from './bulk/index.js';
 export * from './stock/index.js';

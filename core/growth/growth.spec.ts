@@ -10,7 +10,7 @@ import {
 import { outOfRange, refused } from '../testing/refused.js';
 import { fractionOf, shareRun, type Curve, type CurveShape } from './curve.js';
 import { fitPooled } from './pooled-fit.js';
-import { inverse } from './three-by-three.js';
+import { inverse } from '../base/three-by-three.js';
 
 const LOGISTIC: CurveShape = { family: 'logistic', lagShare: 0 };
 const SHAPES: readonly CurveShape[] = [

@@ -1,5 +1,5 @@
 import { shareRun, type Curve, type CurveShape } from './curve.js';
-import { SIZE, determinant, inverse, solved } from './three-by-three.js';
+import { SIZE, determinant, inverse, solved } from '../base/three-by-three.js';
 
 /** A look at one vessel. */
 export interface ColonizationMark {

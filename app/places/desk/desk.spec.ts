@@ -118,7 +118,7 @@ describe('the Desk', () => {
       setup = await demoHouse();
       const desk = await render(Desk);
       const codes = [...desk.host.querySelectorAll('.lines nw-plaque')].map((p) => p.textContent.trim());
-      expect(codes).toEqual(['G28', 'G27', 'B29', 'G26', 'B28', 'B27']);
+      expect(codes).toEqual(['G28', 'G27', 'B31', 'B29', 'G26', 'B28', 'B27']);
       expect(desk.text()).toContain('in the canner, then inoculate');
       expect(desk.text()).toContain('The canner is free from about');
     });
