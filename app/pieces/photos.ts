@@ -11,7 +11,7 @@ export interface PhotoOf {
   readonly code: string;
 }
 
-/** Photos with the code and day of each; a press shows one large. */
+/** Photos with the code and day of each, one after the other in time; a press shows one large, and others beside it. */
 @Component({
   selector: 'nw-photos',
   imports: [MatButton],
@@ -22,7 +22,7 @@ export interface PhotoOf {
         type="button"
         matButton="tonal"
         [attr.aria-label]="'Photo of ' + photo.words + ', larger'"
-        (click)="enlarge(photo)"
+        (click)="enlarge(photo.id)"
       >
         <img [src]="photo.address" alt="" />
         <span class="small">{{ photo.words }}</span>
@@ -71,9 +71,8 @@ export class Photos {
     }));
   });
 
-  protected async enlarge({ id, words }: { id: PhotoId; words: string }): Promise<void> {
-    await this.dialogs.open(() => import('./photo-dialog').then((m) => m.PhotoDialog), {
-      data: { id, words },
-    });
+  protected async enlarge(id: PhotoId): Promise<void> {
+    const all = this.shown().map((p) => ({ id: p.id, words: p.words }));
+    await this.dialogs.open(() => import('./photo-dialog').then((m) => m.PhotoDialog), { data: { id, all } });
   }
 }

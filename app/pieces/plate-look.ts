@@ -13,7 +13,7 @@ import {
 } from '@angular/core';
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { sectorsOf, type Radius, type VesselView } from '../../core/index';
+import { sectorsOf, type Photo, type Point, type Radius, type VesselView } from '../../core/index';
 import { sectorWords } from '../data/views/culture-stand';
 import { fieldText } from '../data/words/measure-words';
 import { checkedBy, typedNumberOrNothing } from './form/checked-by';
@@ -23,6 +23,9 @@ import { TextField } from './form/text-field';
 const SECTORS = ['north', 'east', 'south', 'west'] as const;
 type SectorName = (typeof SECTORS)[number];
 const USUAL_DISH_MM = 86;
+/** Of the dish as it is drawn, and the smallest on a photo that can be measured on. In drawing units. */
+const DISH_RADIUS = 45;
+const LEAST_RADIUS = 8;
 const RULE = (sector: string) =>
   typedNumberOrNothing({ field: { label: sector }, min: 0, max: 150, unit: ' mm' });
 
@@ -35,9 +38,7 @@ const RULE = (sector: string) =>
   imports: [MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="small">
-      Mark on the rim to the top. Tap where the wedge lies, then where growth ends; or type how far it came.
-    </p>
+    <p class="small">{{ guide() }}</p>
     <svg
       #dish
       viewBox="-50 -50 100 100"
@@ -45,9 +46,18 @@ const RULE = (sector: string) =>
       [attr.aria-label]="'Dish of ' + vessel().code + ', seen from above'"
       (pointerup)="tap($event)"
     >
-      <circle class="rim" r="48" />
-      <circle class="rim thin" r="45" />
-      <path class="mark" d="M0-48v5" />
+      @if (address(); as picture) {
+        <image x="-50" y="-50" width="100" height="100" [attr.href]="picture" [attr.transform]="placed()" />
+        @for (point of rimTaps(); track $index) {
+          <circle class="ring tapped" r="2.5" [attr.cx]="point.x" [attr.cy]="point.y" />
+        }
+      } @else {
+        <circle class="rim" r="48" />
+      }
+      @if (!isAskedForRim()) {
+        <circle class="rim thin" r="45" />
+        <path class="mark" d="M0-48v5" />
+      }
       @for (ring of rings(); track ring) {
         <circle class="ring" [attr.cx]="wedge().x" [attr.cy]="wedge().y" [attr.r]="ring" />
       }
@@ -58,6 +68,9 @@ const RULE = (sector: string) =>
       <text x="0" y="41" text-anchor="middle">S</text>
       <text x="-37" y="2" text-anchor="middle">W</text>
     </svg>
+    @if (fit()) {
+      <button type="button" matButton class="word" (click)="askForRim()">The rim again</button>
+    }
     <form (submit)="$event.preventDefault(); save()">
       <div class="four">
         @for (sector of sectors; track sector) {
@@ -101,8 +114,13 @@ const RULE = (sector: string) =>
     .rim {
       fill: var(--ware);
     }
-    .thin {
+    .rim.thin {
+      fill: none;
       stroke-width: 0.5;
+    }
+    .tapped {
+      stroke: var(--rye);
+      stroke-width: 1;
     }
     .mark {
       stroke-width: 3;
@@ -141,6 +159,8 @@ const RULE = (sector: string) =>
 })
 export class PlateLook {
   readonly vessel = input.required<VesselView>();
+  /** A photo of it from above, to be measured on in place of the drawing. */
+  readonly photo = input<Photo>();
   /** Readings to be noted; none where it was only looked at. */
   readonly looked = output<readonly Radius[]>();
 
@@ -156,11 +176,35 @@ export class PlateLook {
     ) as Record<SectorName, FormControl<string>>,
   );
   private readonly typed = valueOf(this.form);
+  protected readonly address = signal('');
+  /** Two opposite points of the rim, as they were tapped on the photo. */
+  protected readonly rimTaps = signal<readonly Point[]>([]);
+  /** Which circle of the photo is the dish. */
+  protected readonly fit = computed(() => {
+    const [one, other] = this.rimTaps();
+    const r = one === undefined || other === undefined ? 0 : Math.hypot(other.x - one.x, other.y - one.y) / 2;
+    return one === undefined || other === undefined || r < LEAST_RADIUS
+      ? undefined
+      : { x: (one.x + other.x) / 2, y: (one.y + other.y) / 2, r };
+  });
+  protected readonly isAskedForRim = computed(() => this.address() !== '' && this.fit() === undefined);
+  /** The photo, moved and sized so that its dish lies on the drawn one. */
+  protected readonly placed = computed(() => {
+    const fit = this.fit();
+    return fit === undefined ? '' : `scale(${DISH_RADIUS / fit.r}) translate(${-fit.x} ${-fit.y})`;
+  });
+  protected readonly guide = computed(() =>
+    this.isAskedForRim()
+      ? 'Tap the rim of the dish at two opposite points: it is the scale.'
+      : 'Mark on the rim to the top. Tap where the wedge lies, then where growth ends; or type how far it came.',
+  );
   /** Where the wedge lies on the drawing, whose dish has a radius of 45. */
   protected readonly wedge = signal({ x: 0, y: 0 });
   private readonly isWedgeSet = signal(false);
 
-  private readonly mmPerUnit = computed(() => (this.vessel().batch.vessel.diameterMm ?? USUAL_DISH_MM) / 90);
+  private readonly mmPerUnit = computed(
+    () => (this.vessel().batch.vessel.diameterMm ?? USUAL_DISH_MM) / (2 * DISH_RADIUS),
+  );
   /** Every ten millimeters from the wedge. */
   protected readonly rings = computed(() => [1, 2, 3, 4].map((n) => (n * 10) / this.mmPerUnit()));
   private readonly mm = computed((): Readonly<Record<SectorName, number | undefined>> => {
@@ -199,6 +243,23 @@ export class PlateLook {
         this.isWedgeSet.set(false);
       });
     });
+    effect((onCleanup) => {
+      const photo = this.photo();
+      const address = photo && URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime }));
+      untracked(() => {
+        this.address.set(address ?? '');
+        this.askForRim();
+      });
+      onCleanup(() => {
+        URL.revokeObjectURL(address ?? '');
+      });
+    });
+  }
+
+  protected askForRim(): void {
+    this.rimTaps.set([]);
+    this.wedge.set({ x: 0, y: 0 });
+    this.isWedgeSet.set(false);
   }
 
   /** The first tap says where the wedge lies, each further one where growth ends in that direction. */
@@ -206,6 +267,11 @@ export class PlateLook {
     const box = this.dish().nativeElement.getBoundingClientRect();
     const x = ((event.clientX - box.left) / box.width) * 100 - 50;
     const y = ((event.clientY - box.top) / box.height) * 100 - 50;
+    if (this.isAskedForRim()) {
+      // Two taps on one spot are no rim: begun anew.
+      this.rimTaps.update((taps) => [...taps.slice(0, taps.length < 2 ? 1 : 0), { x, y }]);
+      return;
+    }
     if (!this.isWedgeSet()) {
       this.isWedgeSet.set(true);
       this.wedge.set({ x, y });

@@ -11,6 +11,7 @@ import {
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { Camera } from '../data/devices/camera';
 import { Scans } from '../data/devices/scans';
 import { messageOf } from '../data/words/message-of';
 import { ScanWorker } from '../workers/scan-client';
@@ -74,15 +75,13 @@ export class ScanDialog {
   protected readonly hint = signal('');
   protected readonly problem = signal('');
   private isOpen = true;
-  private stream: MediaStream | undefined;
+  private readonly camera = new Camera();
 
   constructor() {
     afterNextRender(() => void this.open());
     inject(DestroyRef).onDestroy(() => {
       this.isOpen = false;
-      this.stream?.getTracks().forEach((track) => {
-        track.stop();
-      });
+      this.camera.shut();
       this.worker.close();
     });
   }
@@ -97,18 +96,10 @@ export class ScanDialog {
 
   private async open(): Promise<void> {
     try {
-      const stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
-      this.stream = stream;
-      if (!this.isOpen) {
-        stream.getTracks().forEach((track) => {
-          track.stop();
-        });
-        return;
-      }
       const video = this.video().nativeElement;
-      video.srcObject = stream;
-      await video.play();
-      await this.look(video);
+      if (await this.camera.open(video)) {
+        await this.look(video);
+      }
     } catch (error) {
       if (this.isOpen) {
         this.trouble.set(`No camera: ${messageOf(error)}. Type the end of the code.`);

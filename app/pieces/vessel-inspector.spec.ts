@@ -3,7 +3,7 @@ import { Journal } from '../data/journal/journal';
 import { Keys } from '../data/devices/keys';
 import { TestBed } from '@angular/core/testing';
 import { demoHouse, type SpecHouse } from '../testing/house';
-import { pictureFile } from '../testing/picture';
+import { jarFile, pictureFile } from '../testing/picture';
 import { render, type Rendered } from '../testing/render';
 import { VesselInspector } from './vessel-inspector';
 
@@ -96,15 +96,47 @@ describe('one vessel, large', () => {
   it('keeps a photo with a look and shows it; a look that is taken back takes its photo along', async () => {
     await open('G27-15');
     await page.give(await pictureFile(40, 30));
-    await page.until(/Photo taken/);
+    await page.until(/Another photo/);
     await page.press('Save the note');
     await look('G27-15');
     await page.until(/G27-15, \d+ \w+ \d{4}/);
     expect(page.host.querySelectorAll('nw-photos img').length).toBe(1);
-    expect(page.has('Photo taken')).toBe(false);
+    expect(page.has('Another photo')).toBe(false);
     await TestBed.inject(Journal).undo();
     await look('G27-15');
     expect(page.host.querySelector('nw-photos img')).toBeNull();
+  });
+
+  it('offers how far it looks to have run by the colors of a photo, and notes it only when that is pressed', async () => {
+    await open('G27-15');
+    const before = vessel('G27-15').state.marks.length;
+    await page.give(await jarFile(0.6));
+    await page.until(/By its colors about \d+ %, likely \d+ to \d+ %/);
+    const about = Number(/about (\d+) %/.exec(page.text())![1]);
+    expect(about).toBeGreaterThan(50);
+    expect(about).toBeLessThan(70);
+    expect(vessel('G27-15').state.marks.length).toBe(before);
+    // The lower corners go up to where the white ends: all that is judged is white.
+    const corner = page.host.querySelector<HTMLElement>('.corner[aria-label^="Bottom right"]')!;
+    const left = page.host.querySelector<HTMLElement>('.corner[aria-label^="Bottom left"]')!;
+    for (let n = 0; n < 17; n++) {
+      [corner, left].forEach((c) =>
+        c.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true })),
+      );
+    }
+    await page.until(/By its colors about (9\d|100) %/);
+    await page.press(/^Note (95|100) % with this photo/);
+    const { marks, photoIds } = vessel('G27-15').state;
+    expect(marks.at(-1)!.fraction).toBeGreaterThan(0.9);
+    expect(photoIds.length).toBe(1);
+  });
+
+  it('says so where a picture cannot be read, and keeps what was begun', async () => {
+    await open('G27-15');
+    await page.fill('Note', 'half a thought');
+    await page.give(new File(['dear all'], 'letter.png', { type: 'image/png' }));
+    await page.until(/That file is no picture that this browser can read. Nothing was changed./);
+    expect((page.field('Note') as HTMLTextAreaElement).value).toBe('half a thought');
   });
 
   it('forgets what was begun when another is opened', async () => {
@@ -152,34 +184,63 @@ describe('one vessel, large', () => {
     expect((page.button('Suspect') as HTMLButtonElement).disabled).toBe(true);
   });
 
-  it('reads growth of a plate by two taps: where the wedge lies, and where it ends', async () => {
-    const plate = setup
-      .house()
-      .batches.flatMap((b) => b.vessels)
-      .find(
-        (v) => v.batch.stage === 'agar' && v.batch.vessel.kind === 'dish' && v.state.phase === 'running',
-      )!;
-    await open(plate.code);
-    const dish = page.host.querySelector<SVGElement>('svg[role=img]')!;
-    const box = dish.getBoundingClientRect();
-    // Of a drawing that is 100 wide and high.
+  describe('of a plate', () => {
+    let plate: VesselView;
+    beforeEach(async () => {
+      plate = setup
+        .house()
+        .batches.flatMap((b) => b.vessels)
+        .find(
+          (v) => v.batch.stage === 'agar' && v.batch.vessel.kind === 'dish' && v.state.phase === 'running',
+        )!;
+      await open(plate.code);
+    });
+
+    /** On a drawing that is 100 wide and high. */
     const tap = async (x: number, y: number) => {
+      const dish = page.host.querySelector<SVGElement>('svg[role=img]')!;
+      const box = dish.getBoundingClientRect();
       const clientX = box.left + (x / 100) * box.width;
       const clientY = box.top + (y / 100) * box.height;
       dish.dispatchEvent(new PointerEvent('pointerup', { clientX, clientY, bubbles: true }));
       await page.settle();
     };
-    const mmPerUnit = (plate.batch.vessel.diameterMm ?? 86) / 90;
-    await tap(50, 60);
-    await tap(50, 30);
-    await tap(65, 62);
-    expect((page.field('north') as HTMLInputElement).value).toBe(String(Math.round(30 * mmPerUnit)));
-    await page.press('Note growth');
-    const { radii } = vessel(plate.code).state.radii.at(-1)!;
-    expect(radii).toEqual([
-      { sector: 'north', mm: Math.round(30 * mmPerUnit) },
-      { sector: 'east', mm: Math.round(Math.hypot(15, 2) * mmPerUnit) },
-    ]);
+    const mmPerUnit = () => (plate.batch.vessel.diameterMm ?? 86) / 90;
+
+    it('reads growth by two taps: where the wedge lies, and where it ends', async () => {
+      await tap(50, 60);
+      await tap(50, 30);
+      await tap(65, 62);
+      expect((page.field('north') as HTMLInputElement).value).toBe(String(Math.round(30 * mmPerUnit())));
+      await page.press('Note growth');
+      const { radii } = vessel(plate.code).state.radii.at(-1)!;
+      expect(radii).toEqual([
+        { sector: 'north', mm: Math.round(30 * mmPerUnit()) },
+        { sector: 'east', mm: Math.round(Math.hypot(15, 2) * mmPerUnit()) },
+      ]);
+    });
+
+    it('reads it on a photo, whose scale is the rim, tapped at two ends', async () => {
+      await page.give(await pictureFile(60, 60));
+      await page.until(/Tap the rim of the dish at two opposite points/);
+      // On one spot: no rim.
+      await tap(20, 40);
+      await tap(20, 40);
+      expect(page.text()).toContain('two opposite points');
+      // 60 across on the photo: the dish, of which 90 are drawn, is shown half as large again.
+      await tap(20, 40);
+      await tap(80, 40);
+      expect(page.host.querySelector('image')!.getAttribute('transform')).toBe('scale(1.5) translate(0 10)');
+      await tap(50, 50);
+      await tap(80, 50);
+      expect((page.field('east') as HTMLInputElement).value).toBe(String(Math.round(30 * mmPerUnit())));
+      await page.press('The rim again');
+      expect(page.text()).toContain('two opposite points');
+      await page.press('Note growth');
+      const { state } = vessel(plate.code);
+      expect(state.radii.at(-1)!.radii).toEqual([{ sector: 'east', mm: Math.round(30 * mmPerUnit()) }]);
+      expect(state.photoIds.length).toBe(plate.state.photoIds.length + 1);
+    });
   });
 
   it('asks nothing of how far a plate or a cooked jar has run', async () => {

@@ -68,6 +68,7 @@ import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
 import { Fold } from './fold';
 import { Labels } from './labels';
+import { PhotoLook } from './photo-look';
 import { PhotoPicker } from './photo-picker';
 import { Photos } from './photos';
 import { PlateLook } from './plate-look';
@@ -96,6 +97,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
     MatMenu,
     MatMenuItem,
     MatMenuTrigger,
+    PhotoLook,
     PhotoPicker,
     Photos,
     PlateLook,
