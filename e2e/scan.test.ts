@@ -1,5 +1,6 @@
-import { readFile, writeFile } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
+import { beforeCamera } from './camera.js';
 import { button, openDemo } from './house.js';
 import { codeOf, filmOf, firstCodeOf } from './label-picture.js';
 
@@ -15,43 +16,9 @@ async function labelsOf(page: Page, vessel: string, number: string): Promise<Buf
   return readFile(await (await saved).path());
 }
 
-/** A second browser before whose camera a picture lies. */
-async function beforeCamera(
-  test_: typeof test,
-  playwright: typeof import('@playwright/test'),
-  film: Buffer,
-  look: (page: Page) => Promise<void>,
-): Promise<void> {
-  const path = test_.info().outputPath('camera.y4m');
-  await writeFile(path, film);
-  const { launchOptions, baseURL } = test_.info().project.use;
-  const browser = await playwright.chromium.launch({
-    ...launchOptions,
-    args: [
-      ...(launchOptions?.args ?? []),
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-      `--use-file-for-fake-video-capture=${path}`,
-    ],
-  });
-  try {
-    const context = await browser.newContext({
-      ...(baseURL !== undefined && { baseURL }),
-      serviceWorkers: 'block',
-      timezoneId: 'Europe/London',
-      permissions: ['camera'],
-    });
-    const page = await context.newPage();
-    page.setDefaultTimeout(30_000);
-    await look(page);
-  } finally {
-    await browser.close();
-  }
-}
-
-test('a label that the app made is read by the camera and opens its vessel', async ({ page, playwright }) => {
+test('a label that the app made is read by the camera and opens its vessel', async ({ page }) => {
   const film = filmOf(firstCodeOf(await labelsOf(page, 'G26-5', '5')));
-  await beforeCamera(test, playwright as never, film, async (other) => {
+  await beforeCamera(test, film, async (other) => {
     await openDemo(other, 'box');
     await button(other, 'Scan a label').click();
     await expect(other).toHaveURL(/\/demo\/shelf\?open=/);
@@ -61,10 +28,9 @@ test('a label that the app made is read by the camera and opens its vessel', asy
 
 test('a code of another house is told apart, is never followed, and the end of a code may be typed', async ({
   page,
-  playwright,
 }) => {
   const film = filmOf(firstCodeOf(await labelsOf(page, 'G26-5', '5')));
-  await beforeCamera(test, playwright as never, film, async (other) => {
+  await beforeCamera(test, film, async (other) => {
     await other.goto('/');
     await button(other, 'Keep this, open the Desk').click();
     await expect(button(other, 'Make batch G1')).toBeVisible();
@@ -84,9 +50,9 @@ test('a code of another house is told apart, is never followed, and the end of a
   await expect(page.getByRole('heading', { name: 'G26-5' })).toBeVisible();
 });
 
-test('a code that somebody else printed is never followed', async ({ playwright }) => {
+test('a code that somebody else printed is never followed', async () => {
   const film = filmOf(await codeOf('https://offers.example/v/1?win=1'));
-  await beforeCamera(test, playwright as never, film, async (page) => {
+  await beforeCamera(test, film, async (page) => {
     await openDemo(page, 'box');
     const asked: string[] = [];
     page.on('request', (request) => asked.push(request.url()));

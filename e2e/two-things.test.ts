@@ -118,7 +118,7 @@ test('a sitting at the Box survives a reload in mid-work', async ({ page }) => {
 });
 
 test('a photo stays with its vessel over a reload', async ({ page }) => {
-  await openDemo(page, 'shelf?open=G26-1');
+  await openDemo(page, 'shelf?open=G26-4');
   const dot = Buffer.from(
     'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNoAAAAggCBd81ytgAAAABJRU5ErkJggg==',
     'base64',
@@ -127,9 +127,9 @@ test('a photo stays with its vessel over a reload', async ({ page }) => {
     .getByLabel('Photo', { exact: true })
     .setInputFiles({ name: 'dot.png', mimeType: 'image/png', buffer: dot });
   await button(page, 'Save the note').click();
-  await expect(page.getByRole('button', { name: 'Photo of G26-1' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Photo of G26-4' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Photo of G26-1' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Photo of G26-4' })).toBeVisible();
   await page
     .getByRole('button', { name: 'Photo', exact: true })
     .setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });

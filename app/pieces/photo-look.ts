@@ -101,7 +101,7 @@ const CORNERS = ['Top left', 'Top right', 'Bottom right', 'Bottom left'];
       stroke-width: 3px;
       vector-effect: non-scaling-stroke;
       paint-order: stroke;
-      filter: drop-shadow(0 0 1.5px var(--ink));
+      filter: drop-shadow(0 0 1.5px var(--rim));
     }
     .corner {
       position: absolute;
@@ -116,7 +116,7 @@ const CORNERS = ['Top left', 'Top right', 'Bottom right', 'Bottom left'];
       content: '';
       position: absolute;
       inset: 17px;
-      border: 3px solid var(--ink);
+      border: 3px solid var(--rim);
       border-radius: 50%;
       background: var(--ware);
     }

@@ -171,7 +171,8 @@ export class VesselInspector {
   });
   protected readonly expected = computed(() => {
     const [forecast, at] = [this.forecast(), this.vessel().state.inoculatedAt];
-    return forecast === undefined || at === undefined
+    // What was seen to be full is not foretold to be less.
+    return forecast === undefined || at === undefined || isRunFull(this.vessel())
       ? undefined
       : Math.round(expectedFraction(forecast, (this.time.now() - Date.parse(at)) / DAY_MS) * 100) / 100;
   });

@@ -9,7 +9,7 @@ import {
   type Picture,
 } from '../index.js';
 import { seededRandom } from '../record/new-id.js';
-import { drawJar } from '../testing/jar-pictures.js';
+import { drawJar } from '../demo/drawn-jar.js';
 
 const MEDIA: readonly PhotoMedium[] = ['grain', 'wood', 'straw', 'broth'];
 

@@ -4,6 +4,7 @@ import { startOfDay } from 'date-fns';
 import { hollinRow } from '../../../core/index';
 import { Definitions } from '../../data/journal/definitions';
 import { WHICH_HOUSE } from '../../data/store/which-house';
+import { withDrawnPhotos } from './drawn-photos';
 
 /** Lays out the made-up household relative to now. Only ever in its own database. */
 @Component({
@@ -26,8 +27,9 @@ export class LayOut {
       return;
     }
     const now = Date.now();
-    inject(Definitions)
-      .layOut(hollinRow(now, startOfDay(now).getTime()))
+    const definitions = inject(Definitions);
+    withDrawnPhotos(hollinRow(now, startOfDay(now).getTime()))
+      .then((records) => definitions.layOut(records))
       .then(() => router.navigateByUrl('/desk', { replaceUrl: true }))
       .catch((error: unknown) => {
         this.words.set(`The made-up household could not be laid out: ${String(error)}. Reload to try again.`);

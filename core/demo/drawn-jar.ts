@@ -1,8 +1,9 @@
-import { boxOutline, type Outline, type PhotoMedium, type Picture } from '../index.js';
+import type { PhotoMedium } from '../photo/estimate.js';
+import { boxOutline, type Outline, type Picture } from '../photo/picture.js';
 import { seededRandom, type Random } from '../record/new-id.js';
 
 /** A drawn picture of a vessel and what is true of it. */
-export interface JarPicture {
+export interface DrawnJar {
   readonly picture: Picture;
   /** Where the medium is seen. */
   readonly outline: Outline;
@@ -61,7 +62,7 @@ export interface JarLook {
 }
 
 /** Draws a jar or bag against a wall: colored light, uneven light, glare, a label, pieces, blur and noise, by a seed. */
-export function drawJar(look: JarLook, seed: number): JarPicture {
+export function drawJar(look: JarLook, seed: number): DrawnJar {
   const random = seededRandom(seed);
   const between = (low: number, high: number) => low + random() * (high - low);
   const grown = grownField(look.coverage, random);
