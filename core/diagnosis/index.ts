@@ -1,3 +1,4 @@
+export { touchedBy, type Touching } from './touched-by.js';
 export {
   SEEN_COLORS,
   SEEN_SMELLS,

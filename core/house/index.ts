@@ -42,6 +42,7 @@ export {
   vesselsInHand,
 } from './running.js';
 export { lastReadC, placeOfVessel, placeToFruit, placesInUse, setCOf, useOf } from './places.js';
+export { fruitingAt, fruitingBand, sideOf, type Band } from './fruiting-bands.js';
 export { tooHot, tooHotAt, type TooHot } from './too-hot.js';
 export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';

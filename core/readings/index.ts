@@ -13,4 +13,4 @@ export {
   type CookReading,
   type Reading,
 } from './measured.js';
-export { Thinner, type Bin, type Window } from './thin.js';
+export { Thinner, type Bin, type Summary, type Window } from './thin.js';

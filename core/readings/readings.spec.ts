@@ -334,6 +334,28 @@ describe('readings thinned for drawing', () => {
   const CLIMATE = { subject: subjectOfPlace('tent'), channel: 'airC', source: 'x' } as const;
   const window = { fromMs: START_MS + 5 * MINUTE_MS, toMs: START_MS + DAY_MS, pixels: 97 };
 
+  it('counts silences and hours outside a band, however coarse the window is', () => {
+    const hour = 3_600_000;
+    const window = { fromMs: START_MS, toMs: START_MS + 100 * hour, pixels: 2 };
+    const thinner = new Thinner('airC', window, hour, (value) => value > 20);
+    const chunk = (fromHour: number, values: readonly number[]) => ({
+      at: new Date(START_MS + fromHour * hour).toISOString(),
+      seconds: values.map((_, i) => i * 3600),
+      values: [...values],
+    });
+    // Ten hours, of which the last four are too warm; two hours of silence; then three good ones.
+    thinner.add(chunk(12, [18, 18, 18]));
+    thinner.add(chunk(0, [19, 19, 19, 19, 19, 19, 19, 21, 21, 21, 21]));
+    expect(thinner.summary()).toEqual({ silences: 1, outsideMs: 4 * hour });
+    // A second instrument that read at once adds no hours and fills the silence.
+    thinner.add(chunk(8, [21, 21, 21, 18, 18, 18]));
+    const { silences, outsideMs } = thinner.summary();
+    expect(silences).toBe(0);
+    expect(outsideMs / hour).toBeGreaterThan(4);
+    expect(outsideMs / hour).toBeLessThan(6);
+    expect(new Thinner('airC', window).summary()).toEqual({ silences: 0, outsideMs: 0 });
+  });
+
   it('have the least, the most and the mean of every bin, as a plain search finds them', () => {
     const random = seededRandom(5);
     const readings = every(20, 6000, () => Math.round(random() * 400) / 10);

@@ -28,10 +28,19 @@ export interface Window {
 export class Thinner {
   private readonly bins: (Draft | undefined)[];
   private readonly perMs: number;
+  /** Stretches without a silence, of each instrument for itself. */
+  private readonly runs: Stretch[] = [];
+  private told = { ms: 0, outsideMs: 0 };
 
+  /**
+   * @param joinMs readings that are no farther apart belong together; a longer silence is one
+   * @param isOutside which values count as outside of what is good; none where it is not told
+   */
   constructor(
     private readonly channel: Channel,
     private readonly window: Window,
+    private readonly joinMs = Infinity,
+    private readonly isOutside: (value: number) => boolean = () => false,
   ) {
     this.bins = Array.from({ length: window.pixels });
     this.perMs = window.pixels / Math.max(1, window.toMs - window.fromMs);
@@ -40,6 +49,7 @@ export class Thinner {
   add({ at, seconds, values }: Pick<ReadingChunk, 'at' | 'seconds' | 'values'>): void {
     const startMs = Date.parse(at);
     const { fromMs, toMs, pixels } = this.window;
+    let run: Stretch | undefined;
     for (let i = 0; i < seconds.length; i++) {
       const atMs = startMs + seconds[i]! * 1000;
       const value = values[i]!;
@@ -47,8 +57,34 @@ export class Thinner {
         // The very end of the window belongs to its last bin.
         const place = Math.min(pixels - 1, Math.floor((atMs - fromMs) * this.perMs));
         this.bins[place] = withReading(this.bins[place], atMs, value);
+        if (run === undefined || atMs - run.toMs > this.joinMs) {
+          run = { fromMs: atMs, toMs: atMs };
+          this.runs.push(run);
+        }
+        this.told.ms += atMs - run.toMs;
+        this.told.outsideMs += this.isOutside(value) ? atMs - run.toMs : 0;
+        run.toMs = atMs;
       }
     }
+  }
+
+  /** Silences that were longer than what is joined, however fine they are in the window; and how long it was outside. */
+  summary(): Summary {
+    const merged: Stretch[] = [];
+    for (const run of [...this.runs].sort((a, b) => a.fromMs - b.fromMs)) {
+      const last = merged[merged.length - 1];
+      if (last !== undefined && run.fromMs - last.toMs <= this.joinMs) {
+        last.toMs = Math.max(last.toMs, run.toMs);
+      } else {
+        merged.push({ ...run });
+      }
+    }
+    const readMs = merged.reduce((sum, run) => sum + run.toMs - run.fromMs, 0);
+    return {
+      silences: Math.max(0, merged.length - 1),
+      // Two instruments that read at once tell of the same hours.
+      outsideMs: this.told.ms === 0 ? 0 : (readMs * this.told.outsideMs) / this.told.ms,
+    };
   }
 
   /**
@@ -71,6 +107,16 @@ export class Thinner {
     }
     return out;
   }
+}
+
+interface Stretch {
+  readonly fromMs: number;
+  toMs: number;
+}
+
+export interface Summary {
+  readonly silences: number;
+  readonly outsideMs: number;
 }
 
 interface Draft {

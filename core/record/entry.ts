@@ -121,9 +121,9 @@ export type FlushQuality = z.infer<typeof FlushQuality>;
 export const FlushUse = z.enum(['eaten', 'dried', 'given', 'sold', 'spawn']);
 export type FlushUse = z.infer<typeof FlushUse>;
 
-/** Where a spent block went. */
-export const SpentTo = z.enum(['compost', 'bed']);
-export type SpentTo = z.infer<typeof SpentTo>;
+/** Where something went that was taken out: what is spent, or, shut or cooked once more, what is contaminated. */
+export const OutTo = z.enum(['compost', 'bed', 'outdoors', 'recooked']);
+export type OutTo = z.infer<typeof OutTo>;
 
 /** How what has run was moved into another vessel: in one piece, broken up by hand, or chopped small. */
 export const RepotHow = z.enum(['whole', 'broken', 'chopped']);
@@ -400,8 +400,7 @@ export const Entry = z.discriminatedUnion('kind', [
     kind: z.literal('discarded'),
     vesselIds,
     reason: Fate,
-    /** Of what is spent. */
-    to: SpentTo.optional(),
+    to: OutTo.optional(),
   }),
   /** A whole batch that is not to be worked on: made by mistake, or given up. Its vessels go with it. */
   z.strictObject({ ...fact, kind: z.literal('putAway'), batchId: BatchId }),

@@ -53,7 +53,7 @@ export {
   Opening,
   RepotHow,
   Proof,
-  SpentTo,
+  OutTo,
   SuspectAt,
   WATER,
   Wetness,

@@ -44,8 +44,13 @@ export class ReadingStore {
   }
 
   /** What was read in a window, thinned to its pixels. Holds some chunks at a time, however long the window is. */
-  async thinned(subject: Subject, channel: Channel, window: Window): Promise<Thinner> {
-    const thinner = new Thinner(channel, window);
+  async thinned(
+    subject: Subject,
+    channel: Channel,
+    window: Window,
+    ...counted: [joinMs?: number, isOutside?: (value: number) => boolean]
+  ): Promise<Thinner> {
+    const thinner = new Thinner(channel, window, ...counted);
     const until = isoOf(window.toMs);
     // Instruments in step begin their chunks at one moment: each page begins at the moment that the one before ended with.
     let from = isoOf(window.fromMs - LONGEST_CHUNK_MS);

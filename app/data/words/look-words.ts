@@ -7,7 +7,7 @@ import type {
   Opening,
   PlaceUse,
   RepotHow,
-  SpentTo,
+  OutTo,
   SuspectAt,
   Wetness,
 } from '../../../core/index';
@@ -91,7 +91,9 @@ export const USE_WORDS: Readonly<Record<FlushUse, string>> = {
   spawn: 'for spawn or a clone',
 };
 
-export const SPENT_TO_WORDS: Readonly<Record<SpentTo, string>> = {
+export const OUT_TO_WORDS: Readonly<Record<OutTo, string>> = {
   compost: 'to the compost',
   bed: 'into a bed outdoors',
+  outdoors: 'outdoors, shut',
+  recooked: 'cooked once more, then out',
 };

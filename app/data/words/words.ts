@@ -27,7 +27,7 @@ import {
   OPENING_WORDS,
   QUALITY_WORDS,
   REPOT_WORDS,
-  SPENT_TO_WORDS,
+  OUT_TO_WORDS,
   SUSPECT_AT_WORDS,
   USE_WORDS,
   WETNESS_WORDS,
@@ -323,7 +323,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'soaked':
       return `${vessels} soaked${entry.takenUpG === undefined ? '' : `, took up ${amountWords(entry.takenUpG)}`}`;
     case 'discarded':
-      return `${vessels}: ${FATE_WORDS[entry.reason]}${entry.to === undefined ? '' : `, ${SPENT_TO_WORDS[entry.to]}`}`;
+      return `${vessels}: ${FATE_WORDS[entry.reason]}${entry.to === undefined ? '' : `, ${OUT_TO_WORDS[entry.to]}`}`;
     case 'putAway':
       return `${code} put away`;
     case 'batchNoted':

@@ -34,11 +34,11 @@ import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
-import { listed } from '../../data/words/listed';
-import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
+import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
 import { heatWords, isWalked, shelfBatches, shelfPlaces, standWords, type ShelfBatch } from './shelf-model';
 import { Labels } from '../../pieces/labels';
+import { TroubleCard } from './trouble-card';
 
 /** A press in the evening is not asked for again in the morning. Our choice. */
 const SWIRL_HOURS = 12;
@@ -61,6 +61,7 @@ const FIRST_PLACE = 'shelf';
     Plaque,
     RouterLink,
     RunLine,
+    TroubleCard,
     VesselGlyph,
     VesselInspector,
   ],
@@ -282,46 +283,6 @@ export class Shelf {
 
   protected swirlAll(): void {
     void this.journal.say({ kind: 'swirled', vesselIds: this.toSwirl().map((v) => v.vessel.id) });
-  }
-
-  protected takeOut(batch: ShelfBatch): void {
-    void this.journal.say({
-      kind: 'discarded',
-      vesselIds: batch.bad.map((v) => v.vessel.id),
-      reason: 'contaminated',
-    });
-  }
-
-  protected badWords(batch: ShelfBatch): string {
-    const kinds = [...new Set(batch.bad.flatMap((v) => v.state.suspect ?? []))].map(
-      (k) => CONTAMINANT_WORDS[k].word,
-    );
-    return `${vesselCount(batch.bad.length, batch.view.batch.vessel)} of ${listed(kinds)}`;
-  }
-
-  /** Where the bad ones come from, as far as counting goes; causes are for the Ledger. */
-  protected badFrom(batch: ShelfBatch): string {
-    const cooks = [...new Set(batch.bad.map((v) => v.state.cookId))];
-    if (cooks.length === 1 && cooks[0] === undefined) {
-      return this.sownFrom(batch.bad);
-    }
-    const first = cooks[0] === undefined ? undefined : this.store.house()?.cookById.get(cooks[0]);
-    if (cooks.length !== 1 || first === undefined) {
-      return 'From more than one cook.';
-    }
-    const others = batch.planks.flatMap((p) => p.jars).filter((j) => j.view.state.cookId !== cooks[0]).length;
-    const vented =
-      first.state.ventMinutes === undefined ? '' : `, vented ${Math.round(first.state.ventMinutes)} min`;
-    return `All from cook ${first.name}${vented}${others > 0 ? `; none of ${others} from the others` : ''}.`;
-  }
-
-  /** What bad vessels were fed from, where no cook of ours can be the cause. */
-  private sownFrom(bad: readonly VesselView[]): string {
-    const house = this.store.house();
-    const sources = [...new Set(bad.flatMap((v) => v.state.sourceVesselIds))].flatMap(
-      (id) => house?.vesselById.get(id)?.code ?? [],
-    );
-    return sources.length === 0 ? '' : `Sown from ${sources.join(', ')}.`;
   }
 
   /** All in one deed, so that one press takes it back. */

@@ -7,7 +7,7 @@ import {
   nextFlushOf,
   thatBore,
   yieldsOf,
-  type SpentTo,
+  type OutTo,
   type VesselView,
 } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
@@ -152,7 +152,7 @@ export class AfterFlush {
     void this.journal.say({ kind: 'soaked', vesselIds: [this.vessel().vessel.id] });
   }
 
-  protected spent(to: SpentTo): void {
+  protected spent(to: OutTo): void {
     void this.journal.say({
       kind: 'discarded',
       vesselIds: [this.vessel().vessel.id],

@@ -13,8 +13,14 @@ import type { EChartsCoreOption } from 'echarts/core';
 import {
   DAY_MS,
   GAP_MS,
+  HOUR_MS,
   formatNumber,
   subjectOfPlace,
+  fruitingAt,
+  fruitingBand,
+  sideOf,
+  type Band,
+  type Summary,
   type Bin,
   type Channel,
   type Window,
@@ -22,6 +28,7 @@ import {
 import { shownUnit } from '../../data/words/measure-words';
 import { Time } from '../../data/clock/time';
 import { Night } from '../../data/devices/night';
+import { HouseStore } from '../../data/store/house-store';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
 import { lastKnown } from '../../data/views/last-known';
 import { CHANNEL_WORDS, channelFigure, channelWords, shortTime } from '../../data/words/words';
@@ -51,6 +58,7 @@ const TENT = subjectOfPlace('tent');
 })
 export class Climate {
   private readonly store = inject(ReadingStore);
+  private readonly house = inject(HouseStore);
   private readonly night = inject(Night);
   private readonly time = inject(Time);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
@@ -74,6 +82,28 @@ export class Climate {
   protected readonly shown = computed(
     () => this.all().find((s) => s.channel === this.chosen()) ?? this.all()[0],
   );
+  /** What suits all that fruits in the tent. */
+  private readonly band = computed(
+    () => {
+      const [shown, house] = [this.shown(), this.house.house()];
+      return shown && fruitingBand(shown.channel, house === undefined ? [] : fruitingAt(house, 'tent'));
+    },
+    { equal: (a, b) => a?.low === b?.low && a?.high === b?.high },
+  );
+  /** What is out of its band just now, as far as a logger that still speaks tells. */
+  protected readonly alarms = computed((): readonly string[] => {
+    const house = this.house.house();
+    const views = house === undefined ? [] : fruitingAt(house, 'tent');
+    return this.all().flatMap(({ channel, last, toMs }) => {
+      const band = fruitingBand(channel, views);
+      const side = band && sideOf(last, band);
+      return side === undefined || views.length === 0 || this.time.minute() - toMs > FRESH_MS
+        ? []
+        : [
+            `${CHANNEL_WORDS[channel].name} ${channelWords(channel, last)}: ${side} ${bandWords(channel, band!)}.`,
+          ];
+    });
+  });
   private readonly window = computed<Window | undefined>(() => {
     const shown = this.shown();
     return (
@@ -87,13 +117,16 @@ export class Climate {
   private readonly thinned = resource({
     params: () => {
       const [shown, window] = [this.shown(), this.window()];
-      return shown === undefined || window === undefined ? undefined : { channel: shown.channel, window };
+      return shown === undefined || window === undefined
+        ? undefined
+        : { channel: shown.channel, window, band: this.band() };
     },
-    loader: async ({ params: { channel, window } }): Promise<Drawn> => {
-      const thinner = await this.store.thinned(TENT, channel, window);
+    loader: async ({ params: { channel, window, band } }): Promise<Drawn> => {
+      const isOutside = (value: number) => band !== undefined && sideOf(value, band) !== undefined;
+      const thinner = await this.store.thinned(TENT, channel, window, SLOWEST_MS, isOutside);
       // Between two bins lie as many minutes as a bin is wide.
       const gapMs = Math.max(GAP_MS, (2 * (window.toMs - window.fromMs)) / window.pixels, SLOWEST_MS);
-      return { channel, window, parts: thinner.stretches(gapMs) };
+      return { channel, window, band, ...thinner.summary(), parts: thinner.stretches(gapMs) };
     },
   });
   /** What is drawn: it stays until the next is there, so that nothing jumps. */
@@ -108,9 +141,12 @@ export class Climate {
     const mean = bins.reduce((sum, b) => sum + b.mean * b.count, 0) / count;
     const least = channelFigure(value.channel, Math.min(...bins.map((b) => b.least)));
     const most = channelFigure(value.channel, Math.max(...bins.map((b) => b.most)));
-    const silences = value.parts.length - 1;
+    const { silences, outsideMs, band } = value;
+    const hours = Math.round(outsideMs / HOUR_MS);
+    const outside =
+      band === undefined || hours === 0 ? '' : `; outside ${bandWords(value.channel, band)} for ${hours} h`;
     const cuts = silences === 0 ? '' : `, ${silences === 1 ? 'one silence' : `${silences} silences`}`;
-    return `${least.figure} to ${most.figure} ${most.sign}, on average ${channelFigure(value.channel, mean).figure}; ${formatNumber(count)} readings${cuts}`;
+    return `${least.figure} to ${most.figure} ${most.sign}, on average ${channelFigure(value.channel, mean).figure}; ${formatNumber(count)} readings${cuts}${outside}`;
   });
   protected readonly options = computed<EChartsCoreOption | undefined>(() => {
     this.night.light();
@@ -122,9 +158,9 @@ export class Climate {
     this.chosen.set(channel);
   }
 
-  private optionsOf({ channel, parts, window: { fromMs, toMs } }: Drawn): EChartsCoreOption {
+  private optionsOf({ channel, parts, band, window: { fromMs, toMs } }: Drawn): EChartsCoreOption {
     const { toShown } = shownUnit(CHANNEL_WORDS[channel].unit);
-    const { ink, soft, line, grain, font } = colorsOf(this.host);
+    const { ink, soft, line, grain, done, font } = colorsOf(this.host);
     const text = { color: soft, fontSize: 15, fontFamily: font };
     const quiet = { type: 'line', symbol: 'none', silent: true, animation: false, connectNulls: false };
     // An empty point after each stretch keeps silences empty.
@@ -133,7 +169,7 @@ export class Climate {
         ...part.map((bin): Point => [(bin.fromMs + bin.toMs) / 2, value(bin)]),
         [(part[part.length - 1]?.toMs ?? 0) + 1, null] as Point,
       ]);
-    const band = { ...quiet, stack: 'band', stackStrategy: 'all', lineStyle: { width: 0 } };
+    const spread = { ...quiet, stack: 'band', stackStrategy: 'all', lineStyle: { width: 0 } };
     return {
       animation: false,
       textStyle: text,
@@ -148,19 +184,32 @@ export class Climate {
       },
       yAxis: { type: 'value', scale: true, axisLabel: text, splitLine: { lineStyle: { color: line } } },
       series: [
-        { ...band, data: points((b) => toShown(b.least)) },
+        { ...spread, data: points((b) => toShown(b.least)) },
         {
-          ...band,
+          ...spread,
           data: points((b) => toShown(b.most) - toShown(b.least)),
           areaStyle: { color: grain, opacity: 0.75 },
         },
-        { ...quiet, data: points((b) => toShown(b.mean)), lineStyle: { color: ink, width: 2 } },
+        {
+          ...quiet,
+          data: points((b) => toShown(b.mean)),
+          lineStyle: { color: ink, width: 2 },
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            animation: false,
+            label: { show: false },
+            lineStyle: { color: done, width: 2, type: [0, 6], cap: 'round' },
+            data: [band?.low, band?.high].flatMap((at) => (at === undefined ? [] : [{ yAxis: toShown(at) }])),
+          },
+        },
       ],
     };
   }
 }
 
-interface Drawn {
+interface Drawn extends Summary {
+  readonly band: Band | undefined;
   readonly channel: Channel;
   readonly window: Window;
   readonly parts: readonly (readonly Bin[])[];
@@ -170,3 +219,14 @@ type Point = [number, number | null];
 
 /** Loggers that read every quarter of an hour are joined; a longer silence is one. Our choice. */
 const SLOWEST_MS = 40 * 60_000;
+
+/** What was read longer ago says nothing of now. Our choice. */
+const FRESH_MS = 2 * HOUR_MS;
+
+/** "85 to 95 %", "1 000 ppm" where one side is open. */
+function bandWords(channel: Channel, { low, high }: Band): string {
+  const words = (value: number) => channelWords(channel, value);
+  return low === undefined || high === undefined
+    ? words(low ?? high ?? 0)
+    : `${channelFigure(channel, low).figure} to ${words(high)}`;
+}
