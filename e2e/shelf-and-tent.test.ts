@@ -131,3 +131,37 @@ test('two blocks are broken up into a tub, which takes their place; one undo bri
   await expect(button(page, /^B28-1, resting/)).toBeVisible();
   await expect(button(page, /^B32-1/)).toBeHidden();
 });
+
+test('forty jars are walked by keys, one press each, and one press notes all the rest', async ({ page }) => {
+  await openDemo(page, 'shelf?open=G27');
+  await button(page, /^Look at G27/).click();
+  await expect(page.getByText('1 of 36, day 11', { exact: false })).toBeVisible();
+  for (let jar = 1; jar <= 20; jar++) {
+    await expect(page.getByText(`${jar} of 36,`, { exact: false })).toBeVisible();
+    await page.keyboard.press('4');
+  }
+  await last(page, /G27-2\d: 40 %/);
+  await page.keyboard.press('u');
+  await expect(page.getByText('21 of 36,', { exact: false })).toBeVisible();
+  await button(page, /All the rest as forecast/).click();
+  await expect(button(page, /^Look at G27/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^G27-\d+, 4\d %/ })).toHaveCount(35);
+});
+
+test.describe('with one thumb', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('forty jars are walked by touch, one tap each', async ({ page }) => {
+    await openDemo(page, 'shelf?open=G27');
+    await button(page, /^Look at G27/).tap();
+    for (let jar = 1; jar <= 36; jar++) {
+      await expect(page.getByText(`${jar} of 36,`, { exact: false })).toBeVisible();
+      // A level stands where the thumb is, at every jar: nothing is scrolled for.
+      const level = button(page, '33 %');
+      await expect(level).toBeInViewport();
+      await level.tap();
+    }
+    await expect(button(page, /^Look at G27/)).toBeVisible();
+    await expect(page.getByRole('button', { name: /^G27-\d+, 33 %/ })).toHaveCount(36);
+  });
+});

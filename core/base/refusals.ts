@@ -45,6 +45,7 @@ export type Field =
   | 'moisture'
   | 'number'
   | 'oven'
+  | 'parts'
   | 'ph'
   | 'pressure'
   | 'price'

@@ -8,3 +8,15 @@ export {
   type Repotted,
   type Repotting,
 } from './repot.js';
+export {
+  SPAWN_PARTS,
+  SPAWN_SHARES,
+  SPAWN_VESSELS,
+  spawnOfParts,
+  spawnOfShare,
+  spawnOfVessels,
+  spawnRate,
+  type Richness,
+  type SpawnRate,
+  type Spawning,
+} from './spawn-rate.js';

@@ -47,6 +47,7 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   moisture: 'Moisture',
   number: 'Number',
   oven: 'Oven',
+  parts: 'Parts of bulk',
   ph: 'pH',
   pressure: 'Pressure',
   price: 'Price',

@@ -28,6 +28,7 @@ import {
   type Job,
   type ReadyToInoculate,
   type VesselView,
+  type Spawning,
 } from '../../../core/index';
 import { Time } from '../../data/clock/time';
 import { Keys } from '../../data/devices/keys';
@@ -50,6 +51,7 @@ import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { BoxWork } from './box-work';
 import { SETTLE_MINUTES, SITTING_HOURS, cautionsFor } from './clean-work';
 import { reasonForDose } from './dose-reason';
+import { SpawnRates } from './spawn-rates';
 import { JobDraft } from './job-draft';
 import { linkOf } from './sitting-link';
 
@@ -75,6 +77,7 @@ const COMPASS = ['north', 'east', 'south', 'west'];
     Plaque,
     ReasonSlip,
     RouterLink,
+    SpawnRates,
     VesselGlyph,
   ],
   providers: [JobDraft],
@@ -119,6 +122,15 @@ export class Box {
     return (
       proposal && target && reasonForDose(proposal, target, this.draft.pickedSources(), this.draft.doses())
     );
+  });
+  /** Grain or run wood into bulk: what its rate is called, and others to choose. */
+  protected readonly spawning = computed((): Spawning | undefined => {
+    const [target] = this.draft.targets();
+    const [source] = this.draft.pickedSources();
+    const house = this.store.house();
+    return house !== undefined && source?.remainingUnit === 'g' && target?.batch.stage === 'bulk'
+      ? { target, source, house }
+      : undefined;
   });
   protected readonly held = computed(() => this.draft.held().map(heldWords));
   protected readonly short = computed(() => {

@@ -60,6 +60,8 @@ import type { ShelfBatch } from './shelf-model';
     section {
       display: grid;
       gap: 12px;
+      padding: 14px 18px 18px;
+      font-size: 18px;
     }
     ul {
       margin: 0;

@@ -225,8 +225,7 @@ const FRESH_MS = 2 * HOUR_MS;
 
 /** "85 to 95 %", "1 000 ppm" where one side is open. */
 function bandWords(channel: Channel, { low, high }: Band): string {
-  const words = (value: number) => channelWords(channel, value);
-  return low === undefined || high === undefined
-    ? words(low ?? high ?? 0)
-    : `${channelFigure(channel, low).figure} to ${words(high)}`;
+  const { sign, toShown } = shownUnit(CHANNEL_WORDS[channel].unit);
+  const figures = [low, high].flatMap((value) => (value === undefined ? [] : formatNumber(toShown(value))));
+  return `${figures.join(' to ')} ${sign}`;
 }

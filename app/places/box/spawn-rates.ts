@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  SPAWN_PARTS,
+  SPAWN_SHARES,
+  SPAWN_VESSELS,
+  formatNumber,
+  percentWords,
+  spawnOfParts,
+  spawnOfShare,
+  spawnOfVessels,
+  spawnRate,
+  unlessRefused,
+  type Richness,
+  type SpawnRate,
+  type Spawning,
+} from '../../../core/index';
+import { amountWords } from '../../data/words/measure-words';
+import { AskNumber } from '../../pieces/form/ask-number';
+import { Chips, choicesOf } from '../../pieces/form/chips';
+import { Fold } from '../../pieces/fold';
+
+const RICHNESS_WORDS: Readonly<Record<Richness, string>> = { lean: 'lean', usual: 'usual', rich: 'rich' };
+const RICHNESSES = ['lean', 'usual', 'rich'] as const satisfies readonly Richness[];
+
+/** What a dose of spawn is called by mass, by volume and by jars, what it costs and how long it takes; and others to choose. */
+@Component({
+  selector: 'nw-spawn-rates',
+  imports: [AskNumber, Chips, Fold],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (words()) {
+      <p class="soft" aria-live="polite">{{ words() }}</p>
+    }
+    <nw-fold title="Another rate: lean to rich, by jars or by volume">
+      <nw-chips name="Rate" [options]="rates()" [value]="richness()" (chosen)="take($event)" />
+      <nw-ask-number
+        deed="Take it"
+        [name]="jarName() + ' to each'"
+        [min]="vesselRange.min"
+        [max]="vesselRange.max"
+        [keep]="byVessels"
+      />
+      <nw-ask-number
+        deed="Take it"
+        name="Parts of bulk to one of spawn, by volume"
+        [min]="partRange.min"
+        [max]="partRange.max"
+        [keep]="byParts"
+      />
+      <p class="small soft">
+        More spawn is faster and safer, and dearer. Break it up well, mix it through or lay it in layers;
+        spawn that is clumped or old goes slower.
+      </p>
+    </nw-fold>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+  `,
+})
+export class SpawnRates {
+  readonly spawning = input.required<Spawning>();
+  readonly eachG = input.required<number>();
+  /** Grams for each vessel. */
+  readonly chosen = output<number>();
+
+  protected readonly partRange = SPAWN_PARTS;
+  protected readonly vesselRange = SPAWN_VESSELS;
+  protected readonly jarName = computed(() => {
+    const { plural } = this.spawning().source.batch.vessel;
+    return `${plural.charAt(0).toUpperCase()}${plural.slice(1)}`;
+  });
+  protected readonly words = computed(() => {
+    const rate = unlessRefused(() => spawnRate(this.eachG(), this.spawning()), undefined);
+    return rate === undefined ? '' : rateWords(rate, this.spawning());
+  });
+  protected readonly rates = computed(() =>
+    choicesOf(RICHNESSES, RICHNESS_WORDS).map(({ value, words }) => ({
+      value,
+      words: `${words}, ${amountWords(spawnOfShare(SPAWN_SHARES[value], this.spawning()))}`,
+    })),
+  );
+  /** The one that is taken just now, where it is one of them. */
+  protected readonly richness = computed(() =>
+    RICHNESSES.find((r) => spawnOfShare(SPAWN_SHARES[r], this.spawning()) === this.eachG()),
+  );
+
+  protected take(richness: Richness): void {
+    this.chosen.emit(spawnOfShare(SPAWN_SHARES[richness], this.spawning()));
+  }
+
+  protected readonly byVessels = (vessels: number): Promise<boolean> => {
+    this.chosen.emit(spawnOfVessels(vessels, this.spawning()));
+    return Promise.resolve(true);
+  };
+  protected readonly byParts = (parts: number): Promise<boolean> => {
+    this.chosen.emit(spawnOfParts(parts, this.spawning()));
+    return Promise.resolve(true);
+  };
+}
+
+/** "15 % by mass, 1 : 6.7; 1 : 8.9 by volume; 0.55 quart jars to each; full after 20 to 35 days; 0.39 of money each." */
+function rateWords(rate: SpawnRate, { source }: Spawning): string {
+  const parts = (n: number) => `1 : ${formatNumber(n, n < 10 ? 1 : 0)}`;
+  const { days, cost } = rate;
+  const told = [
+    `${percentWords(rate.share)} by mass, ${parts(rate.partsByMass)}`,
+    `${parts(rate.partsByVolume)} by volume`,
+    `${formatNumber(rate.vesselsEach, 2)} ${source.batch.vessel.plural} to each`,
+    days === undefined ? '' : `full after ${formatNumber(days.low)} to ${formatNumber(days.high)} days`,
+    cost === undefined ? '' : `${formatNumber(cost, 2)} of money to each`,
+  ].filter(Boolean);
+  return `${told.join('; ')}.`;
+}
