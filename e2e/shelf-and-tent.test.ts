@@ -145,7 +145,7 @@ test('forty jars are walked by keys, one press each, and one press notes all the
   await expect(page.getByText('21 of 36,', { exact: false })).toBeVisible();
   await button(page, /All the rest as forecast/).click();
   await expect(button(page, /^Look at G27/)).toBeVisible();
-  await expect(page.getByRole('button', { name: /^G27-\d+, 4\d %/ })).toHaveCount(35);
+  await expect(page.getByRole('button', { name: /^G27-\d+, (3[7-9]|4\d) %/ })).toHaveCount(35);
 });
 
 test.describe('with one thumb', () => {
