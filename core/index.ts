@@ -16,6 +16,7 @@ export * from './diagnosis/index.js';
 export * from './photo/index.js';
 export * from './yield/index.js';
 export * from './bulk/index.js';
+export * from './warm-place/index.js';
 export * from './stock/index.js';
 export * from './plan/index.js';
 export * from './exchange/index.js';

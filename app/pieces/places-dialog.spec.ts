@@ -54,6 +54,21 @@ describe('places of the house', () => {
     expect(setCOf(setup.house(), 'shelf', Date.now())).toBe(24);
   });
 
+  it('tell how strong a mat must be, and the heater of a bath between two totes', async () => {
+    const dialog = await open('shelf');
+    // 24 °C in a room of 20: half of what is lost at 8 K, as worked by hand.
+    expect(dialog.text()).toContain(
+      'Loses about 18 W in a room of 20 °C. A heater of 50 W keeps it so, with half as much again to spare.',
+    );
+    await dialog.fill('To be kept at', '28');
+    await dialog.fill('Water between two totes', '20');
+    expect(dialog.text()).toMatch(
+      /Loses about 61 W .* A heater of 100 W .* Its water is warm after about 3 h\./,
+    );
+    await dialog.fill('Length', '3');
+    expect(dialog.text()).not.toContain('Loses about');
+  });
+
   it('add one of its own, which is then the one that is shown', async () => {
     const dialog = await open('shelf');
     await dialog.choose('Place', 'Another place');

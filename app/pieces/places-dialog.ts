@@ -23,6 +23,8 @@ import { checkedBy, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from
 import { ChoiceField, type Choice } from './form/choice-field';
 import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
+import { Fold } from './fold';
+import { HeaterSize } from './heater-size';
 
 const ANOTHER = 'another';
 const NAME = typedLine({ label: 'Name' });
@@ -35,7 +37,7 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
 /** Places of the house: what each is called, is for and is kept at, and what its thermometer shows. */
 @Component({
   selector: 'nw-places-dialog',
-  imports: [ChoiceField, MatButton, MatDialogContent, MatDialogTitle, TextField],
+  imports: [ChoiceField, Fold, HeaterSize, MatButton, MatDialogContent, MatDialogTitle, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Places</h2>
@@ -78,6 +80,11 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
           {{ place() ? 'Keep it so' : 'Add this place' }}
         </button>
       </form>
+      @if (form.controls.use.value === 'run') {
+        <nw-fold title="How strong a mat or heater?">
+          <nw-heater-size [insideC]="setC()" />
+        </nw-fold>
+      }
       @if (place(); as place) {
         <button type="button" matButton="outlined" class="deed quiet" (click)="close(place)">
           {{ place.isGone ? 'It is there again' : 'It is no longer there' }}
@@ -138,6 +145,7 @@ export class PlacesDialog {
       read && `Last read ${thermometerWords(read.celsius)}, ${shortTime(read.atMs, this.time.minute())}.`
     );
   });
+  protected readonly setC = computed(() => setCOf(this.house(), this.chosenId(), this.time.minute()));
   protected readonly kept = signal('');
 
   protected readonly read = new FormControl('', { nonNullable: true, validators: checkedBy(() => READ) });
@@ -155,7 +163,7 @@ export class PlacesDialog {
       shown();
       untracked(() => {
         const place = this.place();
-        const setC = place && setCOf(this.house(), place.id, this.time.now());
+        const setC = this.setC();
         this.read.reset();
         this.kept.set('');
         this.form.reset({

@@ -1,8 +1,12 @@
 import { expose } from 'comlink';
-import { estimateColonization } from '../../core/photo/estimate';
-import type { Outline, Picture } from '../../core/photo/picture';
-import type { ColonizationEstimate, PhotoMedium } from '../../core/photo/estimate';
-import { proposeOutline } from '../../core/photo/propose';
+import {
+  estimateColonization,
+  proposeOutline,
+  type ColonizationEstimate,
+  type Outline,
+  type PhotoMedium,
+  type Picture,
+} from '../../core/index';
 
 const LONGEST_PX = 1600;
 const QUALITY = 0.85;

@@ -24,6 +24,9 @@ describe('the guide to what is seen in a vessel', () => {
     [{ color: 'blueGreen', texture: 'stain', day: 15 }, 'bruise'],
     [{ color: 'white', texture: 'cottony', day: 12 }, 'fluffy'],
     [{ color: 'white', texture: 'knots', day: 30 }, 'pins'],
+    [{ color: 'black', texture: 'crawling', day: 40 }, 'gnats'],
+    [{ color: 'brown', texture: 'crawling', at: 'lid', day: 12 }, 'mites'],
+    [{ color: 'brown', texture: 'stain', wetness: 'beaded', day: 45 }, 'blotch'],
   ];
 
   it('puts first what a grower would say', () => {
@@ -58,7 +61,7 @@ describe('the guide to what is seen in a vessel', () => {
           const ranked = rankCandidates(seen);
           expect(ranked.reduce((sum, r) => sum + r.share, 0)).toBeCloseTo(1, 9);
           expect(ranked.every((r, i) => i === 0 || r.share <= ranked[i - 1]!.share)).toBeTrue();
-          expect(new Set(ranked.map((r) => r.candidate)).size).toBe(11);
+          expect(new Set(ranked.map((r) => r.candidate)).size).toBe(15);
         },
       ),
     );

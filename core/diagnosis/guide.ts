@@ -22,6 +22,7 @@ export const SEEN_TEXTURES = [
   'liquid',
   'stain',
   'knots',
+  'crawling',
 ] as const;
 export type SeenTexture = (typeof SEEN_TEXTURES)[number];
 export const SEEN_SMELLS = ['sour', 'sweet', 'musty', 'mushroom'] as const;
@@ -119,6 +120,42 @@ const PORTRAITS: Readonly<Record<Candidate, Portrait>> = {
     at: ['point', 'top', 'middle'],
     wetness: ['right', 'beaded'],
     days: [1, 10],
+  },
+  pinkPowder: {
+    often: 0.5,
+    color: ['pink', 'orange'],
+    texture: ['powder', 'stain'],
+    smell: ['musty'],
+    at: ['top', 'middle', 'bottom'],
+    wetness: ['dry', 'right'],
+    days: [10, 120],
+  },
+  blotch: {
+    often: 1,
+    color: ['brown', 'yellow'],
+    texture: ['stain', 'slime'],
+    smell: ['sour'],
+    at: ['top', 'all'],
+    wetness: ['beaded', 'pooled'],
+    days: [25, 200],
+  },
+  mites: {
+    often: 0.5,
+    color: ['brown', 'white'],
+    texture: ['crawling', 'powder'],
+    smell: ['musty', 'mushroom'],
+    at: ['lid', 'top', 'all'],
+    wetness: ANY_WET,
+    days: [7, 200],
+  },
+  gnats: {
+    often: 1,
+    color: ['black', 'white'],
+    texture: ['crawling'],
+    smell: ['mushroom', 'sour'],
+    at: ['top', 'lid', 'all'],
+    wetness: ANY_WET,
+    days: [14, 200],
   },
   drops: {
     often: 3,

@@ -93,6 +93,10 @@ export const Contaminant = z.enum([
   'cobweb',
   'wetRot',
   'yeast',
+  'pinkPowder',
+  'blotch',
+  'mites',
+  'gnats',
   'unsure',
 ]);
 export type Contaminant = z.infer<typeof Contaminant>;

@@ -21,6 +21,7 @@ export const TEXTURE_WORDS: Readonly<Record<SeenTexture, string>> = {
   liquid: 'drops or liquid',
   stain: 'a stain, flat',
   knots: 'firm knots',
+  crawling: 'it crawls, flies or left trails',
 };
 
 export const SMELL_WORDS: Readonly<Record<SeenSmell, string>> = {
@@ -78,6 +79,29 @@ export const GUIDE_WORDS: Readonly<Record<Candidate, Told>> = {
     name: 'Yeast',
     looks: 'Smooth, shiny specks, cream or pink, mostly where the needle went in.',
     act: 'Out, and no transfer from it. Look at whatever had the same source.',
+  },
+  pinkPowder: {
+    name: 'Rosy powder',
+    looks:
+      'A dry, rosy to brick-red film, mostly on compost or on what is old. Orange bread mold is wool, and far quicker.',
+    act: 'Apart from the others; shut it, and out when it has borne. It says that the medium was too dry or not ready.',
+  },
+  blotch: {
+    name: 'Brown blotch',
+    looks:
+      'Yellow to brown, sticky spots on caps and pins, where water stands on them. Old caps brown at their rim, dry.',
+    act: 'Cut what is spotted and throw it away; more air, and mist so that it dries within hours. The rest may bear on.',
+  },
+  mites: {
+    name: 'Mites',
+    looks:
+      'Specks like dust that move, at the lid first; mold then grows along their trails, from plate to plate.',
+    act: 'Out at once, shut, and everything near it looked at. Wrap what is sound; wipe the shelf. Never transfer from it.',
+  },
+  gnats: {
+    name: 'Gnats',
+    looks: 'Small black flies over opened blocks, and white maggots with black heads in stems and substrate.',
+    act: 'Sticky traps, a net over the air holes, and spent blocks out the same day. What is eaten hollow is not eaten.',
   },
   drops: {
     name: 'Yellow drops',

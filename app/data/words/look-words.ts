@@ -9,6 +9,7 @@ import type {
   RepotHow,
   OutTo,
   SuspectAt,
+  WallKind,
   Wetness,
 } from '../../../core/index';
 import { measureWords } from './measure-words';
@@ -68,6 +69,13 @@ export function layerWords({ of, depthMm, name }: Layer): string {
   const made = name === undefined ? '' : ` (${name})`;
   return `${measureWords(depthMm, 'mm', 0)} of ${LAYER_WORDS[of]}${made}`;
 }
+
+/** What a warm place is walled with. */
+export const WALL_WORDS: Readonly<Record<WallKind, string>> = {
+  tote: 'plastic tote',
+  insulated: 'plastic tote with a finger of foam around',
+  wood: 'chipboard, as a wardrobe',
+};
 
 /** What a place is for. */
 export const PLACE_USE_WORDS: Readonly<Record<PlaceUse, string>> = {

@@ -58,6 +58,10 @@ export const CONTAMINANT_WORDS: Readonly<
   cobweb: { letter: 'C', word: 'cobweb' },
   wetRot: { letter: 'W', word: 'wet rot' },
   yeast: { letter: 'Y', word: 'yeast' },
+  pinkPowder: { letter: 'R', word: 'rosy powder' },
+  blotch: { letter: 'B', word: 'brown blotch' },
+  mites: { letter: 'M', word: 'mites' },
+  gnats: { letter: 'N', word: 'gnats' },
   unsure: { letter: '?', word: 'not sure' },
 };
 
