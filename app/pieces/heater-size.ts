@@ -74,12 +74,9 @@ const side = (name: string) => typedNumber(rangeOf({ name, unit: 'mm', min: 50, 
     .three,
     .two {
       display: grid;
-      grid-template-columns: repeat(3, 1fr);
+      grid-template-columns: repeat(auto-fit, minmax(128px, 1fr));
       gap: 10px;
       align-items: end;
-    }
-    .two {
-      grid-template-columns: 1fr 1fr;
     }
   `,
 })

@@ -1,16 +1,6 @@
-import { heatNeed, type WarmBox } from '../index.js';
+import { heatNeed } from '../index.js';
 import { outOfRange } from '../testing/refused.js';
-
-/** Worked by hand in docs/checks.md. */
-const TOTE: WarmBox = {
-  lengthMm: 600,
-  widthMm: 400,
-  heightMm: 350,
-  wall: 'tote',
-  waterL: 0,
-  insideC: 26,
-  roomC: 18,
-};
+import { TOTE } from '../testing/tote-rows.js';
 
 describe('what keeps a place warm', () => {
   it('is what its walls lose, as worked by hand', () => {
