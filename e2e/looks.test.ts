@@ -18,7 +18,11 @@ const OPENED: readonly (readonly [path: string, what: string, open: (page: Page)
   ['stove', 'a fold', (page) => page.getByText('Type a reading').click()],
   ['box', 'a dialog', press('Add a culture')],
   ['shelf?open=G26-7', 'suspects', press('Suspect')],
+  ['shelf', 'a heater', inTurn('Places, warmth', 'How strong a mat or heater?')],
+  ['shelf', 'what bad ones touched', press('Cooked again, what they touched')],
+  ['shelf?open=G26-1', 'two photos', inTurn(/^Photo of G26-1, /)],
   ['tent', 'a vessel', press('Note, photo, trouble')],
+  ['tent?open=B28-1', 'another vessel', intoAnotherVessel],
   ['ledger?tab=settings', 'a choice', (page) => page.getByLabel('Light').click()],
   [
     'ledger?tab=settings',
@@ -38,6 +42,20 @@ function press(name: string | RegExp): (page: Page) => Promise<void> {
       .getByRole('button', { name, exact: typeof name === 'string' })
       .first()
       .click();
+}
+
+function inTurn(...names: readonly (string | RegExp)[]): (page: Page) => Promise<void> {
+  return async (page) => {
+    for (const name of names) {
+      await press(name)(page);
+    }
+  };
+}
+
+async function intoAnotherVessel(page: Page): Promise<void> {
+  await inTurn('Note, photo, trouble', 'More with B28-1')(page);
+  await page.getByRole('menuitem', { name: 'Into another vessel' }).click();
+  await press('Layers under and over it')(page);
 }
 
 for (const scheme of ['light', 'dark'] as const) {

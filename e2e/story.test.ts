@@ -93,7 +93,7 @@ async function tellStory(page: Page, hands: Hands): Promise<void> {
     await press('G1-1, 0 %');
     await hands.fill(page.getByRole('textbox', { name: 'Note' }), 'even, <b>white</b>');
     await page.getByLabel('Photo').setInputFiles({ name: 'dot.png', mimeType: 'image/png', buffer: DOT });
-    await expect(page.getByText('Photo taken')).toBeVisible();
+    await expect(page.getByText('Another photo')).toBeVisible();
     await press('33 %');
     await expect(page.getByLabel('What was noted').getByText('“even, <b>white</b>”')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Photo of G1-1' })).toBeVisible();
