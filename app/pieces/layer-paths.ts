@@ -1,5 +1,5 @@
 import type { Layer, LayerOf } from '../../core/index';
-import type { StippleBox } from './stipple';
+import { round, type StippleBox } from './stipple';
 
 /** What some layers in a vessel look like from its side. */
 export interface LayerPaths {
@@ -61,8 +61,4 @@ function marks(
       );
     })
     .join('');
-}
-
-function round(value: number): number {
-  return Math.round(value * 10) / 10;
 }

@@ -1,6 +1,6 @@
 import { effect, inject, signal, type Signal } from '@angular/core';
-import type { PhotoId } from '../../core/index';
-import { PhotoStore, type PhotoAddress } from '../data/store/photo-store';
+import type { Photo, PhotoId } from '../../core/index';
+import { PhotoStore, pictureOf, type PhotoAddress } from '../data/store/photo-store';
 
 /** Addresses of these photos for as long as they are asked for; each is let go of with the part that shows it. */
 export function photoAddresses(ids: Signal<readonly PhotoId[]>): Signal<readonly PhotoAddress[]> {
@@ -25,4 +25,18 @@ export function photoAddresses(ids: Signal<readonly PhotoId[]>): Signal<readonly
     });
   });
   return addresses;
+}
+
+/** The address of a photo that is not kept yet; empty without one. It is let go of with the part that shows it. */
+export function addressOfTaken(photo: Signal<Photo | undefined>): Signal<string> {
+  const address = signal('');
+  effect((onCleanup) => {
+    const taken = photo();
+    const made = taken === undefined ? '' : URL.createObjectURL(pictureOf(taken));
+    address.set(made);
+    onCleanup(() => {
+      URL.revokeObjectURL(made);
+    });
+  });
+  return address;
 }

@@ -15,6 +15,7 @@ import { MatButton } from '@angular/material/button';
 import {
   formatNumber,
   mainMaterialOf,
+  percentWords,
   type ColonizationEstimate,
   type Outline,
   type Photo,
@@ -22,7 +23,9 @@ import {
   type Point,
   type VesselView,
 } from '../../core/index';
+import { pictureOf } from '../data/store/photo-store';
 import { PictureWorker } from '../workers/picture-client';
+import { addressOfTaken } from './photo-addresses';
 
 /** A wider range than this says nothing that a glance does not. Our choice. */
 const MOST_WIDTH = 0.45;
@@ -131,7 +134,7 @@ export class PhotoLook {
   private readonly worker = inject(PictureWorker);
   private readonly frame = viewChild.required<string, ElementRef<HTMLElement>>('frame', { read: ElementRef });
   protected readonly names = CORNERS;
-  protected readonly address = signal('');
+  protected readonly address = addressOfTaken(this.photo);
   protected readonly outline = signal<Outline | undefined>(undefined);
   private readonly told = signal<ColonizationEstimate | undefined>(undefined);
   private readonly isUnread = signal(false);
@@ -174,25 +177,19 @@ export class PhotoLook {
   });
 
   constructor() {
-    effect((onCleanup) => {
-      const { bytes, mime } = this.photo();
-      const picture = new Blob([bytes.slice()], { type: mime });
-      const address = URL.createObjectURL(picture);
+    effect(() => {
+      const photo = this.photo();
       untracked(() => {
-        this.address.set(address);
         this.outline.set(undefined);
         this.told.set(undefined);
         this.isUnread.set(false);
-        void this.open(picture, address);
-      });
-      onCleanup(() => {
-        URL.revokeObjectURL(address);
+        void this.open(photo);
       });
     });
   }
 
   protected percent(fraction: number): string {
-    return `${formatNumber(fraction * 100)} %`;
+    return percentWords(fraction, 0);
   }
 
   protected grab(event: PointerEvent, corner: number): void {
@@ -236,10 +233,10 @@ export class PhotoLook {
     );
   }
 
-  private async open(picture: Blob, address: string): Promise<void> {
-    const outline = await this.worker.open(picture).catch(() => undefined);
+  private async open(photo: Photo): Promise<void> {
+    const outline = await this.worker.open(pictureOf(photo)).catch(() => undefined);
     // Another photo may have been taken meanwhile.
-    if (address === this.address()) {
+    if (photo === this.photo()) {
       this.isUnread.set(outline === undefined);
       this.outline.set(outline);
       await this.estimate();
@@ -247,10 +244,10 @@ export class PhotoLook {
   }
 
   private async estimate(): Promise<void> {
-    const [outline, address] = [this.outline(), this.address()];
+    const [outline, photo] = [this.outline(), this.photo()];
     if (outline !== undefined) {
       const told = await this.worker.estimate(outline, this.medium()).catch(() => undefined);
-      if (address === this.address() && outline === this.outline()) {
+      if (photo === this.photo() && outline === this.outline()) {
         this.told.set(told);
         this.isUnread.set(told === undefined);
       }

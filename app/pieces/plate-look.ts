@@ -19,6 +19,7 @@ import { fieldText } from '../data/words/measure-words';
 import { checkedBy, typedNumberOrNothing } from './form/checked-by';
 import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
+import { addressOfTaken } from './photo-addresses';
 
 const SECTORS = ['north', 'east', 'south', 'west'] as const;
 type SectorName = (typeof SECTORS)[number];
@@ -176,7 +177,7 @@ export class PlateLook {
     ) as Record<SectorName, FormControl<string>>,
   );
   private readonly typed = valueOf(this.form);
-  protected readonly address = signal('');
+  protected readonly address = addressOfTaken(this.photo);
   /** Two opposite points of the rim, as they were tapped on the photo. */
   protected readonly rimTaps = signal<readonly Point[]>([]);
   /** Which circle of the photo is the dish. */
@@ -243,15 +244,10 @@ export class PlateLook {
         this.isWedgeSet.set(false);
       });
     });
-    effect((onCleanup) => {
-      const photo = this.photo();
-      const address = photo && URL.createObjectURL(new Blob([photo.bytes.slice()], { type: photo.mime }));
+    effect(() => {
+      this.photo();
       untracked(() => {
-        this.address.set(address ?? '');
         this.askForRim();
-      });
-      onCleanup(() => {
-        URL.revokeObjectURL(address ?? '');
       });
     });
   }

@@ -15,12 +15,13 @@ import { Router } from '@angular/router';
 import * as z from 'zod';
 import {
   EMPTY_HOUSE,
+  MOST_DEPTH_MM,
+  isFilledHere,
   RepotHow,
   movableWith,
   placeOfVessel,
   vesselsToTake,
   volumeMovedMl,
-  type Layer,
   type VesselId,
 } from '../../core/index';
 import { Journal } from '../data/journal/journal';
@@ -35,7 +36,6 @@ import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
 
 const KINDS = ['tub', 'tray', 'bag', 'jar'];
-const MOST_DEPTH_MM = 400;
 const MOST_NAME = 60;
 
 /** What has run goes into another vessel: blocks into a tub, in one piece or broken up, with perlite under and casing over. */
@@ -127,7 +127,7 @@ export class RepotDialog {
   protected readonly how = signal<RepotHow>('broken');
   protected readonly vessels = computed<readonly Choice[]>(() =>
     this.house()
-      .records.vesselTypes.filter((v) => KINDS.includes(v.kind) && !v.id.startsWith('culture-'))
+      .records.vesselTypes.filter((v) => KINDS.includes(v.kind) && isFilledHere(v))
       .sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind) || a.capacityMl - b.capacityMl)
       .map((v) => ({ value: v.id, words: v.name })),
   );
@@ -188,21 +188,22 @@ export class RepotDialog {
       return;
     }
     const told = this.schema.parse(this.form.getRawValue());
-    const layers = (depthMm?: number): readonly Layer[] => [
-      ...(told.perlite === undefined ? [] : [{ of: 'perlite' as const, depthMm: told.perlite }]),
-      ...(depthMm === undefined ? [] : [{ of: 'substrate' as const, depthMm }]),
-      ...(told.casing === undefined ? [] : [casingLayer(told.casing, told.casingOf)]),
-    ];
-    const repotting = { sources: this.sources(), vessel, count: told.count, how: this.how() };
-    const made = await this.journal.repot(repotting, placeOfVessel(view), layers);
+    const name = told.casingOf.trim();
+    const made = await this.journal.repot(
+      {
+        sources: this.sources(),
+        vessel,
+        count: told.count,
+        how: this.how(),
+        perliteMm: told.perlite,
+        casing:
+          told.casing === undefined ? undefined : { depthMm: told.casing, ...(name !== '' && { name }) },
+      },
+      placeOfVessel(view),
+    );
     if (made) {
       this.dialog.close();
       await this.router.navigate(['/tent'], { queryParams: { open: made.vessels[0]?.id } });
     }
   }
-}
-
-function casingLayer(depthMm: number, of: string): Layer {
-  const name = of.trim();
-  return { of: 'casing', depthMm, ...(name !== '' && { name }) };
 }

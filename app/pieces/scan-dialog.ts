@@ -1,20 +1,10 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  DestroyRef,
-  ElementRef,
-  afterNextRender,
-  inject,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { Camera } from '../data/devices/camera';
 import { Scans } from '../data/devices/scans';
-import { messageOf } from '../data/words/message-of';
 import { ScanWorker } from '../workers/scan-client';
+import { CameraView } from './camera-view';
 import { TextField } from './form/text-field';
 
 /** Between two looks through the camera, ms. */
@@ -25,17 +15,14 @@ const MOST_WIDTH = 960;
 /** A label, through the camera, or typed by its tail. */
 @Component({
   selector: 'nw-scan-dialog',
-  imports: [MatButton, MatDialogContent, MatDialogTitle, TextField],
+  imports: [CameraView, MatButton, MatDialogContent, MatDialogTitle, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Scan a label</h2>
     <mat-dialog-content>
-      <video #video muted playsinline [hidden]="trouble() !== ''" aria-label="What the camera sees"></video>
-      @if (trouble(); as words) {
-        <p class="error" role="alert">{{ words }}</p>
-      } @else {
-        <p class="soft">{{ hint() || 'Hold the QR of a label before the camera.' }}</p>
-      }
+      <nw-camera-view otherwise="Type the end of the code." [use]="look">
+        {{ hint() || 'Hold the QR of a label before the camera.' }}
+      </nw-camera-view>
       <form (submit)="$event.preventDefault(); take(code.value)">
         <nw-text-field name="Or type the end of its code" [longest]="20" [control]="code" />
         <button type="submit" matButton="outlined" class="deed quiet">Take it</button>
@@ -51,37 +38,21 @@ const MOST_WIDTH = 960;
       display: grid;
       gap: 14px;
     }
-    video {
-      width: 100%;
-      max-height: 46vh;
-      border-radius: var(--card-corner);
-      background: var(--mist);
-    }
-    video[hidden] {
-      display: none;
-    }
   `,
 })
 export class ScanDialog {
   private readonly scans = inject(Scans);
   private readonly worker = inject(ScanWorker);
   private readonly dialog = inject<MatDialogRef<ScanDialog>>(MatDialogRef);
-  private readonly video = viewChild.required<string, ElementRef<HTMLVideoElement>>('video', {
-    read: ElementRef,
-  });
   protected readonly code = new FormControl('', { nonNullable: true });
-  /** Why there is no camera; what was read and is not ours; what was typed and is not here. */
-  protected readonly trouble = signal('');
+  /** What was read and is not ours; what was typed and is not here. */
   protected readonly hint = signal('');
   protected readonly problem = signal('');
   private isOpen = true;
-  private readonly camera = new Camera();
 
   constructor() {
-    afterNextRender(() => void this.open());
     inject(DestroyRef).onDestroy(() => {
       this.isOpen = false;
-      this.camera.shut();
       this.worker.close();
     });
   }
@@ -94,26 +65,13 @@ export class ScanDialog {
     }
   }
 
-  private async open(): Promise<void> {
-    try {
-      const video = this.video().nativeElement;
-      if (await this.camera.open(video)) {
-        await this.look(video);
-      }
-    } catch (error) {
-      if (this.isOpen) {
-        this.trouble.set(`No camera: ${messageOf(error)}. Type the end of the code.`);
-      }
-    }
-  }
-
   /** It may have been closed while something was waited for. */
   private isStillOpen(): boolean {
     return this.isOpen;
   }
 
   /** Looks again and again until something of this house was read. */
-  private async look(video: HTMLVideoElement): Promise<void> {
+  protected readonly look = async (video: HTMLVideoElement): Promise<void> => {
     const canvas = document.createElement('canvas');
     const pen = canvas.getContext('2d', { willReadFrequently: true });
     let last = '';
@@ -136,5 +94,5 @@ export class ScanDialog {
       }
       await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     }
-  }
+  };
 }

@@ -48,6 +48,7 @@ function field(box: StippleBox, dots: number): readonly { x: number; y: number; 
   return made;
 }
 
-function round(value: number): number {
+/** To a tenth of a drawing unit. */
+export function round(value: number): number {
   return Math.round(value * 10) / 10;
 }

@@ -2,7 +2,7 @@ import { requireWithin } from '../base/errors.js';
 import { wetMassG } from '../culture/amounts.js';
 import { MOST_HELD } from '../record/culture.js';
 import type { VesselType } from '../record/definitions.js';
-import type { EntryOf, Layer, RepotHow } from '../record/entry.js';
+import type { Layer, RepotHow, Said } from '../record/entry.js';
 import type { VesselId } from '../record/ids.js';
 import { blockDryMassG } from '../yield/block-dry-mass.js';
 import type { House, VesselView } from '../house/derive/house.js';
@@ -20,6 +20,9 @@ export interface Repotting {
   /** So many vessels share it evenly. */
   readonly count: number;
   readonly how: RepotHow;
+  /** Wet perlite that is laid under it. */
+  readonly perliteMm?: number | undefined;
+  readonly casing?: Omit<Layer, 'of'> | undefined;
 }
 
 /** The vessels to be made and what goes into each of them; the sources are then empty. */
@@ -30,8 +33,8 @@ export interface Repotted {
   readonly shares: readonly number[];
   /** How far it had run, weighed by mass, 0 to 1. */
   readonly fraction: number;
-  /** How deep it lies; undefined where the vessel's measures are not known. */
-  readonly depthMm?: number;
+  /** From the bottom up; the depth of what is moved is told where the vessel's measures are known. */
+  readonly layers: readonly Layer[];
 }
 
 /** Vessels that can be emptied into another: bulk that runs or fruits, sound. Those of the same culture as one, it first. */
@@ -65,11 +68,12 @@ export function vesselsToTake(sources: readonly VesselView[], vessel: VesselType
  * Works out what becomes of it: dry matter, water and spawn go along.
  * @throws CoreError `out-of-range` where there is nothing, or too many vessels for it
  */
-export function repot({ sources, vessel, count, how }: Repotting): Repotted {
+export function repot({ sources, vessel, count, how, perliteMm, casing }: Repotting): Repotted {
   requireWithin(count, { field: 'count', min: 1, max: 500, whole: true });
   const wetG = massOf(sources);
   requireWithin(wetG, { field: 'mass', min: 1, max: MOST_HELD, unit: ' g' });
   const eachG = wetG / count;
+  const depthMm = depthOf(eachG / G_PER_ML[how], vessel);
   const dryG = sources.reduce((sum, v) => sum + blockDryMassG(v) * restOf(v), 0);
   return {
     culture: {
@@ -82,18 +86,21 @@ export function repot({ sources, vessel, count, how }: Repotting): Repotted {
     doseEach: eachG,
     shares: sources.map((v) => v.remaining / wetG),
     fraction: sources.reduce((sum, v) => sum + lastFraction(v) * v.remaining, 0) / wetG,
-    ...depthOf(eachG / G_PER_ML[how], vessel),
+    layers: [
+      ...(perliteMm === undefined ? [] : [{ of: 'perlite' as const, depthMm: perliteMm }]),
+      ...(depthMm === undefined ? [] : [{ of: 'substrate' as const, depthMm }]),
+      ...(casing === undefined ? [] : [{ of: 'casing' as const, ...casing }]),
+    ],
   };
 }
 
 /** The entries of the deed, in the order in which they are true. */
 export function repotSaid(
-  { doseEach, shares, fraction }: Repotted,
+  { doseEach, shares, fraction, layers }: Repotted,
   { sources, how }: Repotting,
   vesselIds: VesselId[],
   place: string,
-  layers: readonly Layer[],
-): readonly RepotSaid[] {
+): readonly Said[] {
   const sourceVesselIds = sources.map((v) => v.vessel.id);
   const isOpen = sources.some((v) => v.state.phase === 'opened');
   return [
@@ -111,13 +118,6 @@ export function repotSaid(
     { kind: 'discarded', vesselIds: sourceVesselIds, reason: 'repotted' },
   ];
 }
-
-type Said<K extends 'inoculated' | 'layered' | 'opened' | 'moved' | 'discarded'> = Omit<
-  EntryOf<K>,
-  'id' | 'schemaVersion' | 'at' | 'notedAt'
->;
-export type RepotSaid =
-  Said<'inoculated'> | Said<'layered'> | Said<'opened'> | Said<'moved'> | Said<'discarded'>;
 
 function massOf(sources: readonly VesselView[]): number {
   return sources.reduce((sum, v) => sum + v.remaining, 0);
@@ -143,10 +143,10 @@ function planOf(wetG: number, dryG: number, eachG: number): NewCulture['plan'] {
 }
 
 /** To the nearest centimeter, as it would be told. */
-function depthOf(volumeMl: number, { lengthMm, widthMm }: VesselType): Pick<Repotted, 'depthMm'> {
+function depthOf(volumeMl: number, { lengthMm, widthMm }: VesselType): number | undefined {
   if (lengthMm === undefined || widthMm === undefined) {
-    return {};
+    return undefined;
   }
   const depthMm = (volumeMl * 1000) / (lengthMm * widthMm);
-  return { depthMm: Math.max(MM_PER_CM, Math.round(depthMm / MM_PER_CM) * MM_PER_CM) };
+  return Math.max(MM_PER_CM, Math.round(depthMm / MM_PER_CM) * MM_PER_CM);
 }

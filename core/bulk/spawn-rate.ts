@@ -1,17 +1,16 @@
 import { requireWithin } from '../base/errors.js';
-import { heldAtFirst } from '../culture/amounts.js';
+import { GRAIN_G_PER_L, heldAtFirst } from '../culture/amounts.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { MOST_HELD } from '../record/culture.js';
 import type { ResolvedFormula } from '../record/definitions.js';
 
-/** Bulk without a formula of ours weighs so much a liter as it lies, and grain spawn so much in its jar. From memory. */
+/** Bulk without a formula of ours weighs so much a liter as it lies. From memory. */
 const BULK_G_PER_L = 500;
-const SPAWN_G_PER_L = 680;
 /** Rates by mass that people name: lean to rich. Common practice, no source. */
 export const SPAWN_SHARES = { lean: 0.05, usual: 0.15, rich: 0.25 } as const;
 export type Richness = keyof typeof SPAWN_SHARES;
 /** The rate at which a species takes its usual days; twice as much spawn takes a sixth less. From memory. */
-const USUAL_SHARE = 0.15;
+const USUAL_SHARE = SPAWN_SHARES.usual;
 const DAYS_EXPONENT = -0.26;
 /** Parts of bulk that one of spawn can be asked for, and vessels of spawn to each. Our choice. */
 export const SPAWN_PARTS = { min: 0.5, max: 50 } as const;
@@ -69,7 +68,7 @@ export function spawnOfShare(share: number, { target }: Pick<Spawning, 'target'>
 /** The dose of one part of spawn to so many of bulk, by volume, g. */
 export function spawnOfParts(parts: number, { target, source }: Pick<Spawning, 'target' | 'source'>): number {
   requireWithin(parts, { field: 'parts', ...SPAWN_PARTS });
-  return toTens(((bulkMl(target) / parts) * settledGPerL(source.batch.formula, SPAWN_G_PER_L)) / ML_PER_L);
+  return toTens(((bulkMl(target) / parts) * settledGPerL(source.batch.formula, GRAIN_G_PER_L)) / ML_PER_L);
 }
 
 /** The dose of so many full vessels of spawn, g. */
@@ -87,7 +86,7 @@ function bulkMl({ batch }: VesselView): number {
 }
 
 function spawnMl(massG: number, { batch }: VesselView): number {
-  return (massG / settledGPerL(batch.formula, SPAWN_G_PER_L)) * ML_PER_L;
+  return (massG / settledGPerL(batch.formula, GRAIN_G_PER_L)) * ML_PER_L;
 }
 
 function settledGPerL(formula: ResolvedFormula | undefined, usual: number): number {

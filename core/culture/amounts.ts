@@ -50,14 +50,14 @@ export function usualContent(form: CultureForm, vessel: VesselType): number {
       return 1;
     case 'grain':
     case 'bulk':
-      return vessel.finishedG ?? Math.round(vessel.capacityMl * vessel.usualFill * SETTLED_G_PER_ML);
+      return vessel.finishedG ?? Math.round(vessel.capacityMl * vessel.usualFill * (GRAIN_G_PER_L / 1000));
     default:
       return vessel.usualMl ?? vessel.capacityMl * vessel.usualFill;
   }
 }
 
 /** Wet grain in a jar weighs 650 to 710 g a liter. Common practice, no source. */
-const SETTLED_G_PER_ML = 0.68;
+export const GRAIN_G_PER_L = 680;
 
 /** What each vessel of a batch held at first, in the unit of its form; 0 where nothing is known. */
 export function heldAtFirst(batch: Pick<Batch, 'stage' | 'vessel' | 'plan' | 'holds'>): {

@@ -11,7 +11,7 @@ import { checkEntry } from '../house/check-entry.js';
 import type { VesselView } from '../house/derive/house.js';
 import { makeBatch, makeCook, receiveCulture, type NewBatch, type NewCulture } from '../house/make.js';
 import type { Household } from '../record/definitions.js';
-import type { Contaminant, CookStep, Entry, Layer } from '../record/entry.js';
+import type { Contaminant, CookStep, Entry, Said } from '../record/entry.js';
 import type { CultureUnit, Holds } from '../record/culture.js';
 import type { CookId, EntryId, VesselId } from '../record/ids.js';
 import { repot, repotSaid, type Repotting } from '../bulk/repot.js';
@@ -20,13 +20,6 @@ import type { Records } from '../record/tables.js';
 import { MINUTE_MS } from '../base/time.js';
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
-/** What an entry says, without its time and identity. */
-export type Said = Entry extends infer E
-  ? E extends Entry
-    ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'>
-    : never
-  : never;
-
 /**
  * Writes a made-up history through the same functions that the app uses, each entry
  * checked at its own time when asked to.
@@ -81,16 +74,10 @@ export class DemoBuilder {
   }
 
   /** What has run is moved into other vessels. */
-  repot(
-    atMs: number,
-    number: number,
-    repotting: Repotting,
-    place: string,
-    layers: readonly Layer[] = [],
-  ): readonly VesselId[] {
+  repot(atMs: number, number: number, repotting: Repotting, place: string): readonly VesselId[] {
     const repotted = repot(repotting);
     const ids = this.keep(receiveCulture(repotted.culture, number, this.context(atMs)));
-    repotSaid(repotted, repotting, [...ids], place, layers).forEach((said, i) => {
+    repotSaid(repotted, repotting, [...ids], place).forEach((said, i) => {
       this.say(atMs + 1 + i, said);
     });
     return ids;

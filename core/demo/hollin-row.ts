@@ -370,10 +370,8 @@ function addCasedTub(demo: DemoBuilder, day: DayAt): void {
   demo.look(day(16, 8), bag, 1, 0);
   const vessel = demo.records.vesselTypes.find((v) => v.id === 'tub-12')!;
   const sources = bag.map((id) => demo.view(id));
-  const tub = demo.repot(day(15, 9), 31, { sources, vessel, count: 1, how: 'broken' }, 'tent', [
-    { of: 'perlite', depthMm: 20 },
-    { of: 'substrate', depthMm: 50 },
-    { of: 'casing', depthMm: 30, name: 'peat and lime' },
-  ]);
+  const casing = { depthMm: 30, name: 'peat and lime' };
+  const repotting = { sources, vessel, count: 1, how: 'broken' as const, perliteMm: 20, casing };
+  const tub = demo.repot(day(15, 9), 31, repotting, 'tent');
   demo.say(day(7, 9), { kind: 'opened', vesselIds: [...tub], how: 'lid' });
 }

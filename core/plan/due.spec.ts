@@ -15,7 +15,7 @@ import {
   type HydrationStep,
   type Records,
 } from '../index.js';
-import type { Said } from '../demo/demo-builder.js';
+import type { Said } from '../record/entry.js';
 import { DAY_MS, MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
 const NOW = START_MS + 200 * DAY_MS + 9 * 3_600_000;

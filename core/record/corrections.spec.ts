@@ -9,7 +9,7 @@ import {
   type EntryId,
   type VesselId,
 } from '../index.js';
-import type { Said } from '../demo/demo-builder.js';
+import type { Said } from './entry.js';
 import { MINUTE_MS, START_MS } from '../testing/sample-house.js';
 
 const random = seededRandom(3);

@@ -137,10 +137,12 @@ export type RepotHow = z.infer<typeof RepotHow>;
 export const LayerOf = z.enum(['perlite', 'spawn', 'substrate', 'mix', 'casing']);
 export type LayerOf = z.infer<typeof LayerOf>;
 
+/** Deeper than any tub. Our choice. */
+export const MOST_DEPTH_MM = 400;
 /** One layer; `name` says of what the casing is made. */
 export const Layer = z.strictObject({
   of: LayerOf,
-  depthMm: z.number().min(1).max(400),
+  depthMm: z.number().min(1).max(MOST_DEPTH_MM),
   name: Line.optional(),
 });
 export type Layer = z.infer<typeof Layer>;
@@ -436,6 +438,13 @@ export const Entry = z.discriminatedUnion('kind', [
 export type Entry = z.infer<typeof Entry>;
 export type EntryKind = Entry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
+
+/** What an entry says, without its time and identity. */
+export type Said = Entry extends infer E
+  ? E extends Entry
+    ? Omit<E, 'id' | 'schemaVersion' | 'at' | 'notedAt'>
+    : never
+  : never;
 
 /** Entries that speak of other entries instead of the world. */
 export type CorrectionKind = 'takenBack' | 'putBack' | 'retimed' | 'revalued';

@@ -47,6 +47,7 @@ export {
   FlushUse,
   GrowthLook,
   HydrationStep,
+  MOST_DEPTH_MM,
   MOST_LAYERS,
   Layer,
   LayerOf,

@@ -10,7 +10,7 @@ import {
   type Records,
 } from '../index.js';
 import { DAY_MS, MINUTE_MS, newId } from '../index.js';
-import type { Said } from '../demo/demo-builder.js';
+import type { Said } from '../record/entry.js';
 
 export const START_MS = Date.parse('2026-03-02T08:00:00.000Z');
 export { DAY_MS, MINUTE_MS };

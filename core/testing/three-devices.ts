@@ -14,7 +14,7 @@ import {
   type Random,
   type Records,
 } from '../index.js';
-import type { Said } from '../demo/demo-builder.js';
+import type { Said } from '../record/entry.js';
 import { DAY_MS, MINUTE_MS, START_MS } from './sample-house.js';
 
 const NOW = START_MS + 200 * DAY_MS;

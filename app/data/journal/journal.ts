@@ -19,7 +19,6 @@ import {
   type Entry,
   type House,
   type Isolate,
-  type Layer,
   type MakeContext,
   type BatchStage,
   type NewBatch,
@@ -203,16 +202,12 @@ export class Journal {
   }
 
   /** What has run is emptied into other vessels, which take its place; the old ones are done with. */
-  async repot(
-    repotting: Repotting,
-    place: string,
-    layers: (depthMm?: number) => readonly Layer[],
-  ): Promise<NewBatch | undefined> {
+  async repot(repotting: Repotting, place: string): Promise<NewBatch | undefined> {
     return this.fill(`${repotting.sources.map((v) => v.code).join(', ')} moved`, () => {
       const repotted = repot(repotting);
       return {
         content: repotted.culture,
-        saids: (ids) => repotSaid(repotted, repotting, ids, place, layers(repotted.depthMm)),
+        saids: (ids) => repotSaid(repotted, repotting, ids, place),
       };
     });
   }

@@ -10,6 +10,7 @@ import { fieldText, shownUnit } from '../../data/words/measure-words';
 import {
   GROWTH_LOOK_WORDS,
   OPENING_WORDS,
+  OUT_TO_WORDS,
   QUALITY_WORDS,
   SUSPECT_AT_WORDS,
   USE_WORDS,
@@ -57,6 +58,7 @@ const LABELS: Readonly<Record<string, string>> = {
   note: 'Note',
   place: 'Where to',
   reason: 'What became of it',
+  to: 'Where it went',
 };
 const RESULTS: Readonly<Record<string, string>> = {
   dry: 'too dry',
@@ -73,6 +75,7 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   quality: QUALITY_WORDS,
   use: USE_WORDS,
   reason: FATE_WORDS,
+  to: OUT_TO_WORDS,
 };
 const NONE = '';
 

@@ -14,12 +14,12 @@ import {
   type SpawnRate,
   type Spawning,
 } from '../../../core/index';
+import { capital } from '../../data/words/capital';
 import { amountWords } from '../../data/words/measure-words';
 import { AskNumber } from '../../pieces/form/ask-number';
-import { Chips, choicesOf } from '../../pieces/form/chips';
+import { Chips } from '../../pieces/form/chips';
 import { Fold } from '../../pieces/fold';
 
-const RICHNESS_WORDS: Readonly<Record<Richness, string>> = { lean: 'lean', usual: 'usual', rich: 'rich' };
 const RICHNESSES = ['lean', 'usual', 'rich'] as const satisfies readonly Richness[];
 
 /** What a dose of spawn is called by mass, by volume and by jars, what it costs and how long it takes; and others to choose. */
@@ -68,18 +68,15 @@ export class SpawnRates {
 
   protected readonly partRange = SPAWN_PARTS;
   protected readonly vesselRange = SPAWN_VESSELS;
-  protected readonly jarName = computed(() => {
-    const { plural } = this.spawning().source.batch.vessel;
-    return `${plural.charAt(0).toUpperCase()}${plural.slice(1)}`;
-  });
+  protected readonly jarName = computed(() => capital(this.spawning().source.batch.vessel.plural));
   protected readonly words = computed(() => {
     const rate = unlessRefused(() => spawnRate(this.eachG(), this.spawning()), undefined);
     return rate === undefined ? '' : rateWords(rate, this.spawning());
   });
   protected readonly rates = computed(() =>
-    choicesOf(RICHNESSES, RICHNESS_WORDS).map(({ value, words }) => ({
+    RICHNESSES.map((value) => ({
       value,
-      words: `${words}, ${amountWords(spawnOfShare(SPAWN_SHARES[value], this.spawning()))}`,
+      words: `${capital(value)}, ${amountWords(spawnOfShare(SPAWN_SHARES[value], this.spawning()))}`,
     })),
   );
   /** The one that is taken just now, where it is one of them. */

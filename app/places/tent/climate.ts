@@ -12,6 +12,7 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 import type { EChartsCoreOption } from 'echarts/core';
 import {
   DAY_MS,
+  EMPTY_HOUSE,
   GAP_MS,
   HOUR_MS,
   formatNumber,
@@ -82,18 +83,18 @@ export class Climate {
   protected readonly shown = computed(
     () => this.all().find((s) => s.channel === this.chosen()) ?? this.all()[0],
   );
+  private readonly fruiting = computed(() => fruitingAt(this.house.house() ?? EMPTY_HOUSE, 'tent'));
   /** What suits all that fruits in the tent. */
   private readonly band = computed(
     () => {
-      const [shown, house] = [this.shown(), this.house.house()];
-      return shown && fruitingBand(shown.channel, house === undefined ? [] : fruitingAt(house, 'tent'));
+      const shown = this.shown();
+      return shown && fruitingBand(shown.channel, this.fruiting());
     },
     { equal: (a, b) => a?.low === b?.low && a?.high === b?.high },
   );
   /** What is out of its band just now, as far as a logger that still speaks tells. */
   protected readonly alarms = computed((): readonly string[] => {
-    const house = this.house.house();
-    const views = house === undefined ? [] : fruitingAt(house, 'tent');
+    const views = this.fruiting();
     return this.all().flatMap(({ channel, last, toMs }) => {
       const band = fruitingBand(channel, views);
       const side = band && sideOf(last, band);

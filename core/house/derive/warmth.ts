@@ -1,3 +1,4 @@
+import { push } from '../../base/collections.js';
 import { DAY_MS } from '../../base/time.js';
 import { cardinalOf, growthRateAt } from '../../growth/temperature-response.js';
 import { WarmClock } from '../../growth/warm-clock.js';
@@ -31,9 +32,9 @@ export class Warmth {
   ) {
     for (const fact of facts) {
       if (fact.kind === 'placeRead') {
-        listIn(this.reads, fact.placeId).push({ atMs: Date.parse(fact.at), celsius: fact.celsius });
+        push(this.reads, fact.placeId, { atMs: Date.parse(fact.at), celsius: fact.celsius });
       } else if (fact.kind === 'placeSet') {
-        listIn(this.sets, fact.placeId).push({ atMs: Date.parse(fact.at), celsius: fact.celsius });
+        push(this.sets, fact.placeId, { atMs: Date.parse(fact.at), celsius: fact.celsius });
       }
     }
   }
@@ -64,12 +65,6 @@ export class Warmth {
     const set = this.sets.get(placeId)?.findLast((s) => s.atMs <= atMs);
     return set === undefined ? this.placeById.get(placeId)?.setC : set.celsius;
   }
-}
-
-function listIn<T>(map: Map<string, T[]>, key: string): T[] {
-  const list = map.get(key) ?? [];
-  map.set(key, list);
-  return list;
 }
 
 /**
