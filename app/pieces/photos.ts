@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
-import type { PhotoId } from '../../core/index';
+import { formatNumber, type PhotoId } from '../../core/index';
 import { Dialogs } from './dialogs';
 import { photoAddresses } from './photo-addresses';
 
@@ -9,6 +9,8 @@ import { photoAddresses } from './photo-addresses';
 export interface PhotoOf {
   readonly id: PhotoId;
   readonly code: string;
+  /** How far it had run, where that was noted with it. */
+  readonly fraction?: number;
 }
 
 /** Photos with the code and day of each, one after the other in time; a press shows one large, and others beside it. */
@@ -63,11 +65,11 @@ export class Photos {
   });
   private readonly addresses = photoAddresses(this.ids);
   protected readonly shown = computed(() => {
-    const codes = new Map(this.photos().map((p) => [p.id, p.code]));
+    const known = new Map(this.photos().map((p) => [p.id, p]));
     return this.addresses().map(({ id, address, takenAtMs }) => ({
       id,
       address,
-      words: [codes.get(id), format(takenAtMs, 'd MMM yyyy')].filter(Boolean).join(', '),
+      words: wordsOf(takenAtMs, known.get(id)),
     }));
   });
 
@@ -75,4 +77,9 @@ export class Photos {
     const all = this.shown().map((p) => ({ id: p.id, words: p.words }));
     await this.dialogs.open(() => import('./photo-dialog').then((m) => m.PhotoDialog), { data: { id, all } });
   }
+}
+
+function wordsOf(takenAtMs: number, photo: PhotoOf | undefined): string {
+  const level = photo?.fraction === undefined ? '' : `${formatNumber(photo.fraction * 100)} %`;
+  return [photo?.code, format(takenAtMs, 'd MMM yyyy'), level].filter(Boolean).join(', ');
 }

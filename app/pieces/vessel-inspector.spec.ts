@@ -40,6 +40,20 @@ describe('one vessel, large', () => {
     expect(page.host.querySelectorAll('.bands button').length).toBe(7);
   });
 
+  it('says what is to come, how it stands among its siblings and on what that rests', async () => {
+    await open('G26-7');
+    expect(page.text()).toContain('No gain in 4 days. Nothing noted explains it: watch it');
+    expect(page.text()).toContain('By its looks, those of its siblings and 3 earlier runs here.');
+    await open('B29-2');
+    expect(page.text()).toContain('Pins before it has run full: cut them as they come');
+    expect(page.text()).toMatch(/\d+ \w+ full ?\d+ \w+ firm, to be opened/);
+    await open('B29-1');
+    await page.press(/^100 %/);
+    await look('B29-1');
+    expect(page.text()).toMatch(/run full.*\d+ \w+ firm, to be opened/);
+    expect(page.text()).not.toMatch(/\d+ \w+ full/);
+  });
+
   it('notes a level with one press, and marks it', async () => {
     await open('G27-15');
     const looked: number[] = [];
@@ -126,9 +140,9 @@ describe('one vessel, large', () => {
     }
     await page.until(/By its colors about (9\d|100) %/);
     await page.press(/^Note (95|100) % with this photo/);
-    const { marks, photoIds } = vessel('G27-15').state;
+    const { marks, photos } = vessel('G27-15').state;
     expect(marks.at(-1)!.fraction).toBeGreaterThan(0.9);
-    expect(photoIds.length).toBe(1);
+    expect(photos.length).toBe(1);
   });
 
   it('says so where a picture cannot be read, and keeps what was begun', async () => {
@@ -239,7 +253,7 @@ describe('one vessel, large', () => {
       await page.press('Note growth');
       const { state } = vessel(plate.code);
       expect(state.radii.at(-1)!.radii).toEqual([{ sector: 'east', mm: Math.round(30 * mmPerUnit()) }]);
-      expect(state.photoIds.length).toBe(plate.state.photoIds.length + 1);
+      expect(state.photos.length).toBe(plate.state.photos.length + 1);
     });
   });
 

@@ -75,6 +75,7 @@ import { PlateLook } from './plate-look';
 import { Plaque } from './plaque';
 import { TroubleGuide } from './trouble-guide';
 import { VesselGlyph } from './vessel-glyph';
+import { VesselOutlook } from './vessel-outlook';
 import { Chips, choicesOf } from './form/chips';
 import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
@@ -106,6 +107,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
     TextField,
     TroubleGuide,
     VesselGlyph,
+    VesselOutlook,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessel-inspector.html',
@@ -143,7 +145,7 @@ export class VesselInspector {
   protected readonly note = new FormControl('', { nonNullable: true });
   protected readonly noteText = valueOf(this.note);
   protected readonly photos = computed(() =>
-    this.vessel().state.photoIds.map((id) => ({ id, code: this.vessel().code })),
+    this.vessel().state.photos.map(({ id, fraction }) => ({ id, code: this.vessel().code, fraction })),
   );
   protected readonly photo = signal<Photo | undefined>(undefined);
   protected readonly hasPhoto = computed(() => this.photo() !== undefined);

@@ -1,17 +1,15 @@
 import { requireWithin } from '../base/errors.js';
 import { GRAIN_G_PER_L, heldAtFirst } from '../culture/amounts.js';
 import type { House, VesselView } from '../house/derive/house.js';
+import { USUAL_SPAWN_SHARE, quickerByDose } from '../growth/dose-rate.js';
 import { MOST_HELD } from '../record/culture.js';
 import type { ResolvedFormula } from '../record/definitions.js';
 
 /** Bulk without a formula of ours weighs so much a liter as it lies. From memory. */
 const BULK_G_PER_L = 500;
 /** Rates by mass that people name: lean to rich. Common practice, no source. */
-export const SPAWN_SHARES = { lean: 0.05, usual: 0.15, rich: 0.25 } as const;
+export const SPAWN_SHARES = { lean: 0.05, usual: USUAL_SPAWN_SHARE, rich: 0.25 } as const;
 export type Richness = keyof typeof SPAWN_SHARES;
-/** The rate at which a species takes its usual days; twice as much spawn takes a sixth less. From memory. */
-const USUAL_SHARE = SPAWN_SHARES.usual;
-const DAYS_EXPONENT = -0.26;
 /** Parts of bulk that one of spawn can be asked for, and vessels of spawn to each. Our choice. */
 export const SPAWN_PARTS = { min: 0.5, max: 50 } as const;
 export const SPAWN_VESSELS = { min: 0.01, max: 20 } as const;
@@ -47,7 +45,7 @@ export function spawnRate(eachG: number, { target, source, house }: Spawning): S
   const bulkG = heldAtFirst(target.batch).amount;
   const share = eachG / bulkG;
   const figure = source.species?.blockFullDay;
-  const quicker = (share / USUAL_SHARE) ** DAYS_EXPONENT;
+  const quicker = quickerByDose(share / USUAL_SPAWN_SHARE);
   const price = pricePerG(source, house);
   return {
     eachG,
@@ -55,7 +53,7 @@ export function spawnRate(eachG: number, { target, source, house }: Spawning): S
     partsByMass: bulkG / eachG,
     partsByVolume: bulkMl(target) / spawnMl(eachG, source),
     vesselsEach: eachG / heldAtFirst(source.batch).amount,
-    ...(figure && { days: { low: figure.low * quicker, high: figure.high * quicker } }),
+    ...(figure && { days: { low: figure.low / quicker, high: figure.high / quicker } }),
     ...(price !== undefined && { cost: price * eachG }),
   };
 }

@@ -15,12 +15,12 @@ export function photosByIsolate(house: House): ReadonlyMap<string, readonly Isol
   const byIsolate = new Map<string, Map<PhotoId, IsolatePhoto>>();
   for (const view of house.vesselById.values()) {
     const isolateId = view.isolate?.id;
-    if (isolateId === undefined || view.state.photoIds.length === 0) {
+    if (isolateId === undefined || view.state.photos.length === 0) {
       continue;
     }
     const photos = byIsolate.get(isolateId) ?? new Map<PhotoId, IsolatePhoto>();
     byIsolate.set(isolateId, photos);
-    for (const id of view.state.photoIds) {
+    for (const { id } of view.state.photos) {
       photos.set(id, photos.get(id) ?? { id, view });
     }
   }

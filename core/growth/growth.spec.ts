@@ -149,6 +149,24 @@ describe('the forecast of full colonization', () => {
     }
   });
 
+  it('takes nothing seen as nothing or less, and all as all or more', () => {
+    // A judgement cannot be below nothing: cut off there it says the same, and is not taken for growth.
+    const random = seededRandom(3);
+    const shape = SHAPES[4]!;
+    const judged = Array.from({ length: 40 }, () =>
+      [2, 4, 6].map((day) => ({
+        day,
+        fraction: fractionOf({ shape, fullDay: 24, midShare: 0.62 }, day) + 0.07 * normal(random),
+      })),
+    );
+    const cut = judged.map((marks) => ({
+      marks: marks.map((m) => ({ ...m, fraction: Math.max(0, m.fraction) })),
+    }));
+    const fitOf = (marks: Parameters<typeof fitPooled>[0]) =>
+      fitPooled(marks, shape, { mean: Math.log(17), sigma: 0.3 }, { mean: 0.6, sigma: 0.05 }).unseen.mean;
+    expect(fitOf(cut)).toBeCloseTo(fitOf(judged.map((marks) => ({ marks }))), 1);
+  });
+
   it('does not depend on the order of marks, nor of vessels', () => {
     const marks = marksOn(quick, [4, 7, 9, 12]);
     expect(told([...marks].reverse()).fullDay).toBeCloseTo(told(marks).fullDay, 9);
@@ -233,7 +251,7 @@ function normal(random: () => number): number {
 }
 
 describe('a stated 8 in 10 of full days', () => {
-  const [VESSELS, RUNS] = [8, 60];
+  const [VESSELS, RUNS] = [8, 100];
   for (const [words, lawOf] of Object.entries(LAWS)) {
     it(`holds for vessels and for their batch: ${words}`, () => {
       const random = seededRandom(17);
@@ -261,12 +279,10 @@ describe('a stated 8 in 10 of full days', () => {
           });
         }
       }
-      // Of 200 batches for each number of looks: 80 to 85, 78 to 85, 60 to 79 and 75 to 87 of 100, law by law.
+      // Of 250 batches for each number of looks: 78 to 80 of 100, law by law; 73 to 86 by the number of looks.
       for (const share of [held.vessel / held.all, held.batch / held.all]) {
-        expect(share)
-          .withContext(JSON.stringify(held))
-          .toBeGreaterThan(words.startsWith('Gompertz') ? 0.66 : 0.74);
-        expect(share).withContext(JSON.stringify(held)).toBeLessThan(0.87);
+        expect(share).withContext(JSON.stringify(held)).toBeGreaterThan(0.75);
+        expect(share).withContext(JSON.stringify(held)).toBeLessThan(0.85);
       }
     });
   }

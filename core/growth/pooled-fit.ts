@@ -1,3 +1,4 @@
+import { normalTail } from '../base/normal.js';
 import { shareRun, type Curve, type CurveShape } from './curve.js';
 import { SIZE, determinant, inverse, solved } from '../base/three-by-three.js';
 
@@ -51,8 +52,6 @@ const HIDDEN_DAYS = 2;
 const HIDDEN_SIGMA = 0.25;
 /** How much the full days of like vessels of one batch differ: 8 in 10 within 13 %. Our estimate. */
 export const VESSEL_SIGMA = 0.1;
-/** Half is there at about 60 % of the full day (from memory). */
-const MID_SHARE: Normal = { mean: 0.6, sigma: 0.1 };
 const MID_BOUNDS = [0.3, 0.9] as const;
 /** Where the middle may be looked for when the first way ended at a bound. */
 const OTHER_STARTS = [0.45, 0.75] as const;
@@ -81,7 +80,7 @@ export function fitPooled(
   vessels: readonly VesselMarks[],
   shape: CurveShape,
   prior: LogNormal,
-  midShare: Normal = MID_SHARE,
+  midShare: Normal,
 ): PooledFit {
   const priors = [prior, midShare, LN_SPEED] as const;
   const from = (lnFull: number, mid: number) =>
@@ -247,12 +246,20 @@ class VesselSums {
         day <= shakenDay
           ? 0
           : (shareRun(shape, unshaken(day, shakenDay, lnSpeed + DERIVATIVE_STEP) / full, mid) - here) * per;
-      const miss = (fraction - here) * weight;
-      this.rr += miss * miss;
+      let [miss, curb] = [(fraction - here) * weight, 1];
+      if (fraction === 0 || fraction === 1) {
+        // Nothing below nothing can be judged, nor more than all: all that lies beyond goes with it (Tobin 1958).
+        const { minusLn, hazard } = normalTail(Math.abs(miss));
+        this.rr += 2 * minusLn;
+        curb = hazard * (hazard - Math.abs(miss));
+        miss = fraction === 0 ? -hazard : hazard;
+      } else {
+        this.rr += miss * miss;
+      }
       for (let i = 0; i < SIZE; i++) {
         jr[i]! += along[i]! * miss;
         for (let j = 0; j < SIZE; j++) {
-          jj[i * SIZE + j]! += along[i]! * along[j]!;
+          jj[i * SIZE + j]! += curb * along[i]! * along[j]!;
         }
       }
     }
@@ -298,7 +305,6 @@ function fitted(
   };
 }
 
-/** A step that stays where curves are curves. */
 /** Where the middle may lie. */
 function midBounds({ lagShare }: CurveShape): readonly [least: number, most: number] {
   return [Math.max(MID_BOUNDS[0], lagShare + LEAST_RISE), MID_BOUNDS[1]];
@@ -308,6 +314,7 @@ function isAtBound([, mid]: Point, shape: CurveShape): boolean {
   return midBounds(shape).includes(mid);
 }
 
+/** A step that stays where curves are curves. */
 function moved(at: Point, step: Float64Array, shape: CurveShape): Point {
   const [lnFull, mid, lnSpeed] = at.map(
     (value, n) => value + Math.min(MOST_STEP, Math.max(-MOST_STEP, step[n]!)),

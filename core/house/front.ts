@@ -5,6 +5,7 @@ import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { cooksOn } from './cooks-on.js';
 import { correctionsOf } from './derive/fact-index.js';
 import type { House } from './derive/house.js';
+import { runsBefore } from './derive/own-runs.js';
 import type { NewRows } from './derive/records-with.js';
 import { factsAbout } from './near.js';
 import { vesselsInHand } from './running.js';
@@ -25,14 +26,20 @@ const LATEST = 60;
  */
 export function frontOf(house: House): NewRows | undefined {
   const { index, vesselRows, batchRows, cookRows, batchNames } = house.workings;
-  const inHand = new Set(vesselsInHand(house).map((v) => v.vessel.id));
-  const facts = new Set(factsAbout(house, inHand));
+  const kept = new Set(vesselsInHand(house).map((v) => v.vessel.id));
+  // What ran full before tells when they will.
+  for (const view of house.inHand) {
+    for (const { batchId } of runsBefore(view, house.workings.runs)) {
+      house.batchById.get(batchId)?.vessels.forEach((v) => kept.add(v.vessel.id));
+    }
+  }
+  const facts = new Set(factsAbout(house, kept));
   // A cook may go on though all that was in it is given up.
   cooksOn(house).forEach(({ cook }) => index.ofCook.get(cook.id)?.forEach((f) => facts.add(f)));
-  const vessels = new Set(inHand);
+  const vessels = new Set(kept);
   const batchOf = (id: VesselId) => index.ofBatch.get(vesselRows.get(id)?.batchId as BatchId);
   // What grows in a vessel is named by the first culture before it, however far back; those that are gone must say so.
-  for (const id of [...inHand].flatMap((v) => ancestors(house.lineage, v))) {
+  for (const id of [...kept].flatMap((v) => ancestors(house.lineage, v))) {
     if (!vessels.has(id)) {
       vessels.add(id);
       const own = index.ofVessel.get(id) ?? [];

@@ -34,6 +34,7 @@ export { nextNumber } from './next-number.js';
 export { cooksOn, isOn } from './cooks-on.js';
 export {
   expectedOf,
+  firmMsOf,
   isRunFull,
   isStanding,
   isUsedUp,
@@ -44,6 +45,12 @@ export {
 export { lastReadC, placeOfVessel, placeToFruit, placesInUse, setCOf, useOf } from './places.js';
 export { fruitingAt, fruitingBand, sideOf, type Band } from './fruiting-bands.js';
 export { tooHot, tooHotAt, type TooHot } from './too-hot.js';
+export {
+  standingAmongSiblings,
+  type SiblingStanding,
+  type StandingKind,
+  type StandingReason,
+} from './among-siblings.js';
 export { toShake, type ToShake } from './shake.js';
 export { PINS_TO_CUT_DAYS, fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';
 export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';

@@ -1,6 +1,7 @@
 import { heldAtFirst } from '../culture/amounts.js';
 import { FULL } from '../growth/curve.js';
 import { expectedFraction } from '../growth/forecast.js';
+import { firmDayAfter } from '../growth/milestones.js';
 import { DAY_MS } from '../base/time.js';
 import type { BatchView, House, VesselView } from './derive/house.js';
 import { isKeptCold } from './places.js';
@@ -23,6 +24,15 @@ export function lastFraction(view: VesselView): number {
 /** Whether it was seen to have run full. */
 export function isRunFull(view: VesselView): boolean {
   return lastFraction(view) >= FULL;
+}
+
+/** When a block that has run full is firm enough to open; undefined before it has. */
+export function firmMsOf({ batch, state }: VesselView): number | undefined {
+  const full = state.marks.findLastIndex((m) => m.fraction < FULL) + 1;
+  const [at, startMs] = [state.marks[full]?.at, Date.parse(state.inoculatedAt ?? '')];
+  return batch.stage !== 'bulk' || at === undefined
+    ? undefined
+    : startMs + firmDayAfter((Date.parse(at) - startMs) / DAY_MS) * DAY_MS;
 }
 
 /** Spawn with less than this share left is as good as used up. Our choice. */

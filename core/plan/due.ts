@@ -3,7 +3,7 @@ import { hydrationProgress, stepsOf } from '../formula/hydration.js';
 import { cooksOn } from '../house/cooks-on.js';
 import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
 import { placeOfVessel, useOf } from '../house/places.js';
-import { isRunFull, runningVessels } from '../house/running.js';
+import { firmMsOf, isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
 import { tooHot } from '../house/too-hot.js';
 import { isInPreparation } from '../house/to-cook.js';
@@ -177,7 +177,8 @@ function growth(view: BatchView, house: House, nowMs: number): DueItem[] {
     const atMs = Math.min(lookMs, Math.max(fullMs, lookMs - LOOK_EVERY_DAYS * DAY_MS));
     items.push(due(isInTent ? 'tent' : 'shelf', atMs, { kind: 'look', batch: code }, false, id));
   } else if (stage === 'bulk' && !running.every(isFruiting)) {
-    items.push(due('tent', fullMs, { kind: 'openBlocks', batch: code }, false, id));
+    const firmMs = Math.min(...running.flatMap((v) => firmMsOf(v) ?? []));
+    items.push(due('tent', firmMs, { kind: 'openBlocks', batch: code }, false, id));
   }
   return items;
 }

@@ -138,7 +138,7 @@ describe('the Ledger', () => {
     await image!.decode();
     expect([image!.naturalWidth, image!.naturalHeight]).toEqual([64, 48]);
     const { state } = setup.house().batches.find((b) => b.code === 'A14')!.vessels[0]!;
-    expect(state.photoIds.length).toBe(1);
+    expect(state.photos.length).toBe(1);
     const letter = new File(['no picture'], 'letter.png', { type: 'image/png' });
     await cultures.give(letter, 'Photo of A14-1');
     await cultures.until(/That file is no picture that this browser can read\. Nothing was changed\./);

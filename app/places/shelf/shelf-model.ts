@@ -11,6 +11,7 @@ import {
 } from '../../data/words/words';
 import {
   DAY_MS,
+  firmMsOf,
   isStalled,
   isRunFull,
   lastFraction,
@@ -28,6 +29,7 @@ import {
   setCOf,
   useOf,
   readyToInoculate,
+  standingAmongSiblings,
   toShake,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
@@ -157,16 +159,12 @@ function shelfBatch(
     view,
     vessels,
     details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : 'without a culture'}`,
-    full: full
-      ? view.batch.stage === 'bulk'
-        ? 'run full: open them'
-        : 'run full'
-      : growthStandWords(view, sound, house, nowMs),
+    full: full ? runFullWords(sound, nowMs) : growthStandWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
     planks: planksOf(vessels, house, wantShaking),
-    remark: remarkOf(sound),
+    remark: remarkOf(sound, house, nowMs),
     toShake: wantShaking,
     bad: vessels.filter((v) => v.state.suspect !== undefined),
   };
@@ -260,11 +258,23 @@ function shelfJar(view: VesselView): ShelfJar {
   };
 }
 
-function remarkOf(sound: readonly VesselView[]): string {
+/** Blocks are opened once they are firm. */
+function runFullWords(vessels: readonly VesselView[], nowMs: number): string {
+  const firm = vessels.flatMap((v) => firmMsOf(v) ?? []);
+  if (firm.length === 0) {
+    return 'run full';
+  }
+  const firmMs = Math.min(...firm);
+  return firmMs <= nowMs ? 'run full: open them' : `run full, firm about ${rangeWords(firmMs, firmMs)}`;
+}
+
+function remarkOf(sound: readonly VesselView[], house: House, nowMs: number): string {
+  const lag = sound.filter((v) => standingAmongSiblings(v, house, nowMs)?.kind === 'laggard');
   const stalled = sound.filter(isStalled);
   const full = sound.filter(isRunFull).length;
   const words = [
     full > 0 && full < sound.length ? `${full} run to the glass.` : '',
+    lag.length > 0 ? `${lag.map((v) => v.code).join(', ')} behind the others.` : '',
     stalled.length > 0 ? `${stalled.map((v) => v.code).join(', ')} gained nothing in 4 days.` : '',
   ];
   return words.filter(Boolean).join(' ');

@@ -1,4 +1,5 @@
 import {
+  firmMsOf,
   DAY_MS,
   biologicalEfficiency,
   blockDryMassG,
@@ -114,15 +115,22 @@ function runningBlock(house: House, view: VesselView, nowMs: number): SoundBlock
   const forecast = forecastVessel(house, view);
   const start = Date.parse(view.state.inoculatedAt ?? new Date(nowMs).toISOString());
   const full = isRunFull(view);
+  const firmMs = firmMsOf(view) ?? nowMs;
+  const isFirm = full && firmMs <= nowMs;
   return {
     view,
     letter: '',
     look: 'running',
-    word: full ? 'run full: open it' : `${formatNumber(lastFraction(view) * 100)} % run`,
-    due: full,
-    detail:
-      full || forecast === undefined
-        ? 'or let it rest a week or two'
+    word: isFirm
+      ? 'run full: open it'
+      : full
+        ? 'run full'
+        : `${formatNumber(lastFraction(view) * 100)} % run`,
+    due: isFirm,
+    detail: isFirm
+      ? 'or let it rest a week or two'
+      : full || forecast === undefined
+        ? `firm about ${dayMonth(firmMs)}`
         : `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`,
   };
 }

@@ -5,8 +5,12 @@ import {
   type ColonizationForecast,
   type ColonizationPrior,
 } from '../../growth/forecast.js';
-import type { ColonizationMark } from '../../growth/pooled-fit.js';
+import { doseRate } from '../../growth/dose-rate.js';
+import { narrowed, type OwnRun } from '../../growth/own-runs.js';
+import type { ColonizationMark, VesselMarks } from '../../growth/pooled-fit.js';
 import { hasStalled } from '../../growth/stall.js';
+import type { WarmClock } from '../../growth/warm-clock.js';
+import { heldAtFirst } from '../../culture/amounts.js';
 import type { Batch } from '../../record/batch.js';
 import type { Species } from '../../record/definitions.js';
 import type { VesselId } from '../../record/ids.js';
@@ -37,39 +41,52 @@ export function forecaster(
   vessels: readonly VesselView[],
   species: Species | undefined,
   warmth: Warmth,
+  runs: readonly OwnRun[],
 ): () => BatchForecasts {
-  const prior = checkedPrior(priorFor(batch, species));
+  const usual = checkedPrior(priorFor(batch, species));
   let told: BatchForecasts | undefined;
-  return () => (told ??= foretold(vessels, prior, warmth));
+  return () => (told ??= foretold(vessels, narrowed(usual, runs), warmth));
 }
 
 function foretold(vessels: readonly VesselView[], prior: ColonizationPrior, warmth: Warmth): BatchForecasts {
   const sound = vessels.filter(
     ({ state }) => state.inoculatedAt !== undefined && state.suspect === undefined && state.phase !== 'gone',
   );
-  const clocks = sound.map(({ state, species }) => clockOf(state, species, warmth));
-  const { batch, vessels: each } = forecastTogether(
-    sound.map(({ state }, i) => {
-      const grownBy = (day: number) => clocks[i]?.grownBy(day) ?? day;
-      const shakenDay = dayOf(state, state.shakenAt);
-      return {
-        marks: marksOf(state).map(({ day, fraction }) => ({ day: grownBy(day), fraction })),
-        shakenDay: shakenDay === undefined ? undefined : grownBy(shakenDay),
-      };
-    }),
-    prior,
-  );
+  const seen = sound.map((v) => marksByClock(v, warmth));
+  const { batch, vessels: each } = forecastTogether(seen, prior);
   return {
     // Like vessels stand together: the batch goes by the clock of its first.
-    batch: onClock(batch, clocks[0]),
+    batch: onClock(batch, seen[0]?.clock),
     vessels: new Map(
       sound.map((v, i) => [
         v.vessel.id,
         // A stall is one of the calendar: what stands cold has a reason.
-        { ...onClock(each[i]!, clocks[i]), stalled: isStalled(v) },
+        { ...onClock(each[i]!, seen[i]!.clock), stalled: isStalled(v) },
       ]),
     ),
   };
+}
+
+/** What was seen of a vessel, in days as growth counts them. */
+export function marksByClock(
+  { state, species, batch }: VesselView,
+  warmth: Warmth,
+): VesselMarks & { readonly clock?: WarmClock } {
+  const clock = clockOf(state, species, warmth, rateOfDose(state, batch));
+  const grownBy = (day: number) => clock?.grownBy(day) ?? day;
+  const shakenDay = dayOf(state, state.shakenAt);
+  return {
+    marks: marksOf(state).map(({ day, fraction }) => ({ day: grownBy(day), fraction })),
+    ...(shakenDay !== undefined && { shakenDay: grownBy(shakenDay) }),
+    ...(clock !== undefined && { clock }),
+  };
+}
+
+/** What was moved over was spawned elsewhere. */
+function rateOfDose({ doseEach, doseUnit, repotted }: VesselState, batch: Batch): number {
+  return repotted !== undefined || (batch.stage !== 'grain' && batch.stage !== 'bulk')
+    ? 1
+    : doseRate(doseEach, doseUnit, batch.stage, heldAtFirst(batch).amount);
 }
 
 /** Forecast of one vessel, from its own marks and those of its siblings; of a sound one that runs. */

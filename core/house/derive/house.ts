@@ -66,6 +66,8 @@ export interface BatchView {
   readonly species?: Species;
   readonly isolate?: Isolate;
   readonly inoculatedAtMs?: number;
+  /** Earlier runs of this house that its forecast leans on. */
+  readonly ownRuns: number;
   readonly notes: readonly FactOf<'batchNoted'>[];
   readonly putAwayAt?: string;
   /** Shared by the sound, running vessels; absent before inoculation. */

@@ -70,7 +70,8 @@ export interface VesselState {
   readonly look?: GrowthLook;
   readonly wetness?: Wetness;
   readonly notes: readonly { readonly at: string; readonly text: string }[];
-  readonly photoIds: readonly PhotoId[];
+  /** In the order in which they were taken, with how far it had run. */
+  readonly photos: readonly { readonly id: PhotoId; readonly fraction?: number }[];
   /** Growth of a plate, look by look. */
   readonly radii: readonly { readonly at: string; readonly radii: readonly Radius[] }[];
   readonly broth?: BrothLook;
@@ -130,7 +131,7 @@ export function newVessel(): VesselDraft {
     marks: [],
     cleared: [],
     notes: [],
-    photoIds: [],
+    photos: [],
     radii: [],
     mishaps: [],
     layers: [],
@@ -317,7 +318,7 @@ function afterLook(draft: VesselDraft, fact: Extract<Fact, { kind: 'inspected' }
   }
   draft.broth = fact.broth ?? draft.broth;
   if (fact.photoId !== undefined) {
-    draft.photoIds.push(fact.photoId);
+    draft.photos.push({ id: fact.photoId, ...(fact.fraction !== undefined && { fraction: fact.fraction }) });
   }
 }
 

@@ -6,6 +6,8 @@ import type { BatchView, VesselView } from './house.js';
 import type { Attempt } from './attempt.js';
 import { forecaster, isForetold, type BatchForecasts } from './forecast.js';
 import { lastOf } from './last-of.js';
+import { runsBefore } from './own-runs.js';
+import type { RunsOfKind } from './runs-of-kind.js';
 import type { Warmth } from './warmth.js';
 
 const NO_FORECASTS: BatchForecasts['vessels'] = new Map();
@@ -13,6 +15,7 @@ const NO_FORECASTS: BatchForecasts['vessels'] = new Map();
 /**
  * A batch with its vessels and where it stands in being made ready.
  * @param facts those of the batch itself, in order
+ * @param runs what ran full in this house, by kind
  */
 export function viewBatch(
   batch: Batch,
@@ -21,6 +24,7 @@ export function viewBatch(
   vessels: readonly VesselView[],
   facts: readonly Fact[],
   warmth: Warmth,
+  runs: RunsOfKind,
   attempt: Attempt,
 ): BatchView {
   const steps = facts.filter((f) => f.kind === 'stepDone');
@@ -28,9 +32,10 @@ export function viewBatch(
   const weighed = lastOf(facts, 'weighed');
   const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
   const species = vessels.find((v) => v.species !== undefined)?.species;
+  const ownRuns = runsBefore({ batch, species, inoculatedAtMs }, runs);
   const foretell =
     isForetold(batch) && inoculatedAtMs !== undefined
-      ? attempt('forecast', () => forecaster(batch, vessels, species, warmth))
+      ? attempt('forecast', () => forecaster(batch, vessels, species, warmth, ownRuns))
       : undefined;
   return {
     batch,
@@ -50,6 +55,7 @@ export function viewBatch(
     species,
     isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
     inoculatedAtMs,
+    ownRuns: ownRuns.length,
     notes: facts.filter((f) => f.kind === 'batchNoted'),
     putAwayAt: lastOf(facts, 'putAway')?.at,
     get forecast() {

@@ -18,6 +18,8 @@ import { viewCook } from './view-cook.js';
 import { viewVessel } from './view-vessel.js';
 import { isForetold } from './forecast.js';
 import { placesWith } from './places-with.js';
+import { runsBefore, runsWith, sameRuns } from './own-runs.js';
+import type { RunsOfKind } from './runs-of-kind.js';
 import { Warmth } from './warmth.js';
 import type { Workings } from './workings.js';
 
@@ -52,6 +54,7 @@ export class Views {
   private readonly species: ReadonlyMap<string, Species>;
   private readonly warmth: Warmth;
   private kinds: Workings['kinds'];
+  private runs: RunsOfKind;
 
   constructor(
     private readonly before: Workings,
@@ -68,6 +71,7 @@ export class Views {
     this.isolates = new Map(records.isolates.map((i) => [i.id, i]));
     this.species = new Map(records.species.map((s) => [s.id, s]));
     this.kinds = before.kinds;
+    this.runs = before.runs;
     this.warmth =
       touched.warmth || before.warmth === undefined
         ? new Warmth(placesWith(records.places), rows.index.facts, records.household[0]?.roomC)
@@ -94,10 +98,12 @@ export class Views {
     if (touched.warmth) {
       this.touchForecasts();
     }
-    for (const id of touched.allBatches()) {
+    const batches = touched.allBatches();
+    for (const id of batches) {
       this.viewBatch(id);
       yield;
     }
+    yield* this.leanOnRuns(batches);
     for (const id of touched.cooks) {
       this.viewCook(id);
       yield;
@@ -107,6 +113,7 @@ export class Views {
       lineage,
       kinds: this.kinds,
       warmth: this.warmth,
+      runs: this.runs,
       sharedByCook: this.sharedByCook.done(),
       batchViews: this.batchViews.done(),
       vesselViews: this.vesselViews.done(),
@@ -174,6 +181,24 @@ export class Views {
     }
   }
 
+  /** What ran full tells of all that was begun after it. */
+  private *leanOnRuns(told: ReadonlySet<BatchId>): Generator<void> {
+    const had = this.runs;
+    const views = this.touched.warmth ? this.batchViews.done() : undefined;
+    const anew = new Map([...(views?.keys() ?? told)].map((id) => [id, this.batchViews.get(id)]));
+    this.runs = runsWith(had, anew, this.warmth);
+    if (this.runs === had) {
+      return;
+    }
+    for (const [id, view] of this.batchViews.done()) {
+      if (!sameRuns(runsBefore(view, had), runsBefore(view, this.runs))) {
+        this.touched.batches.add(id);
+        this.viewBatch(id);
+        yield;
+      }
+    }
+  }
+
   private shareByCook(id: CookId): void {
     const before = this.before.sharedByCook.get(id);
     const now = sharedByCook(this.rows.index.ofCook.get(id) ?? []);
@@ -200,7 +225,16 @@ export class Views {
     const troubles: Trouble[] = [];
     this.batchViews.set(
       id,
-      viewBatch(batch, code, madeAt, views, facts, this.warmth, attemptFor({ of: 'batch', code }, troubles)),
+      viewBatch(
+        batch,
+        code,
+        madeAt,
+        views,
+        facts,
+        this.warmth,
+        this.runs,
+        attemptFor({ of: 'batch', code }, troubles),
+      ),
     );
     this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
   }

@@ -70,11 +70,14 @@ export class Warmth {
 /**
  * The clock of one vessel: how quick it was wherever it stood, against where its species usually stands. Undefined where it
  * always was as quick as usual.
+ *
+ * @param times as quick as usual for another reason: its dose
  */
 export function clockOf(
   { inoculatedAt, stays }: Pick<VesselState, 'inoculatedAt' | 'stays'>,
   species: Pick<Species, 'incubationC'> | undefined,
   warmth: Warmth,
+  times: number,
 ): WarmClock | undefined {
   if (inoculatedAt === undefined || species === undefined) {
     return undefined;
@@ -94,7 +97,7 @@ export function clockOf(
       const celsius = place === undefined ? undefined : warmth.at(place, ms);
       return {
         day: (ms - startMs) / DAY_MS,
-        rate: celsius === undefined ? 1 : growthRateAt(celsius, cardinal) / usual,
+        rate: times * (celsius === undefined ? 1 : growthRateAt(celsius, cardinal) / usual),
       };
     });
   return rates.every(({ rate }) => rate === 1) ? undefined : new WarmClock(rates);

@@ -7,6 +7,7 @@ import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
 import { NO_LINEAGE, type LayeredLineage } from './lineage-with.js';
+import type { RunsOfKind } from './runs-of-kind.js';
 import type { Warmth } from './warmth.js';
 import type { SharedFacts } from './shared-facts.js';
 
@@ -17,6 +18,7 @@ export interface Workings {
   readonly kinds: Kinds;
   /** Absent in a house without a row. */
   readonly warmth?: Warmth;
+  readonly runs: RunsOfKind;
   readonly batchRows: LayeredMap<BatchId, Batch>;
   readonly vesselRows: LayeredMap<VesselId, Vessel>;
   readonly cookRows: LayeredMap<CookId, Cook>;
@@ -38,6 +40,7 @@ export const NO_WORKINGS: Workings = {
   index: EMPTY_INDEX,
   lineage: NO_LINEAGE,
   kinds: LayeredMap.empty(),
+  runs: new Map(),
   batchRows: LayeredMap.empty(),
   vesselRows: LayeredMap.empty(),
   cookRows: LayeredMap.empty(),

@@ -1,0 +1,23 @@
+import { doseRate } from './dose-rate.js';
+
+describe('a dose', () => {
+  it('is usual at two milliliters a quart, an eighth of grain, three twentieths of bulk', () => {
+    expect(doseRate(2, 'ml', 'grain', 420)).toBeCloseTo(1, 12);
+    expect(doseRate(55, 'g', 'grain', 420)).toBeCloseTo(1, 2);
+    expect(doseRate(345, 'g', 'bulk', 2300)).toBeCloseTo(1, 12);
+  });
+
+  it('twice as large takes a sixth less, half as large a fifth longer; by broth bulk is slower', () => {
+    expect(1 / doseRate(4, 'ml', 'grain', 420)).toBeCloseTo(5 / 6, 2);
+    expect(1 / doseRate(172.5, 'g', 'bulk', 2300)).toBeCloseTo(1.2, 2);
+    expect(doseRate(20, 'ml', 'bulk', 2300)).toBeCloseTo(0.8, 1);
+  });
+
+  it('says nothing where it is counted in pieces or not known, and is held within bounds', () => {
+    expect(doseRate(2, 'wedge', 'grain', 420)).toBe(1);
+    expect(doseRate(undefined, 'g', 'bulk', 2300)).toBe(1);
+    expect(doseRate(1, 'g', 'bulk', 0)).toBe(1);
+    expect(doseRate(1e5, 'ml', 'grain', 420)).toBeCloseTo(8 ** 0.26, 9);
+    expect(doseRate(1e-9, 'g', 'bulk', 2300)).toBeCloseTo(8 ** -0.26, 9);
+  });
+});
