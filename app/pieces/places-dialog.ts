@@ -32,6 +32,8 @@ const SET = typedNumberOrNothing(rangeOf({ name: 'Kept at', unit: '°C', min: -3
 const HOLDS = typedNumberOrNothing(
   rangeOf({ name: 'Stand there with ease', unit: '', min: 1, max: 2000, whole: true }),
 );
+const MIST = typedNumberOrNothing(rangeOf({ name: 'Mist every', unit: 'h', min: 1, max: 168 }));
+const FAN = typedNumberOrNothing(rangeOf({ name: 'Fan every', unit: 'h', min: 1, max: 168 }));
 const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max: 70 }));
 
 /** Places of the house: what each is called, is for and is kept at, and what its thermometer shows. */
@@ -76,6 +78,24 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
             [control]="form.controls.holds"
           />
         </div>
+        @if (form.controls.use.value === 'fruit') {
+          <div class="two">
+            <nw-text-field
+              name="Mist every (empty: not asked for)"
+              keys="decimal"
+              unit="h"
+              [longest]="5"
+              [control]="form.controls.mistEveryH"
+            />
+            <nw-text-field
+              name="Fan every"
+              keys="decimal"
+              unit="h"
+              [longest]="5"
+              [control]="form.controls.fanEveryH"
+            />
+          </div>
+        }
         <button type="submit" matButton="elevated" class="deed">
           {{ place() ? 'Keep it so' : 'Add this place' }}
         </button>
@@ -154,6 +174,8 @@ export class PlacesDialog {
     use: new FormControl<PlaceUse>('run', { nonNullable: true }),
     setC: new FormControl('', { nonNullable: true, validators: checkedBy(() => SET) }),
     holds: new FormControl('', { nonNullable: true, validators: checkedBy(() => HOLDS) }),
+    mistEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => MIST) }),
+    fanEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => FAN) }),
   });
 
   constructor() {
@@ -171,6 +193,8 @@ export class PlacesDialog {
           use: place?.use ?? 'run',
           setC: setC === undefined ? '' : fieldText(setC, '°C'),
           holds: String(place?.holds ?? ''),
+          mistEveryH: String(place?.mistEveryH ?? ''),
+          fanEveryH: String(place?.fanEveryH ?? ''),
         });
       });
     });
@@ -190,8 +214,14 @@ export class PlacesDialog {
     if (!isSound(this.form, this.host)) {
       return;
     }
-    const { name, use, setC, holds } = this.form.getRawValue();
-    const content = { name: NAME.parse(name), use, holds: HOLDS.parse(holds) };
+    const { name, use, setC, holds, mistEveryH, fanEveryH } = this.form.getRawValue();
+    const content = {
+      name: NAME.parse(name),
+      use,
+      holds: HOLDS.parse(holds),
+      mistEveryH: MIST.parse(mistEveryH),
+      fanEveryH: FAN.parse(fanEveryH),
+    };
     const [place, celsius] = [this.place(), SET.parse(setC)];
     if (place !== undefined) {
       await this.keep(place, content);

@@ -48,6 +48,7 @@ function placeNamed(entry: Entry): string | undefined {
       return entry.place;
     case 'placeRead':
     case 'placeSet':
+    case 'tended':
       return entry.placeId;
     default:
       return undefined;

@@ -2,6 +2,7 @@ import { plainCode } from '../record/batch.js';
 import { ancestors } from '../record/lineage.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
+import { cutLately } from './cut-window.js';
 import { cooksOn } from './cooks-on.js';
 import { correctionsOf } from './derive/fact-index.js';
 import type { House } from './derive/house.js';
@@ -14,6 +15,8 @@ import { vesselsInHand } from './running.js';
 const MOST_ENTRIES = 6000;
 /** What must be known of a vessel that fed something in hand and is not in hand itself. */
 const OF_ANCESTORS: ReadonlySet<Entry['kind']> = new Set(['batchMade', 'inoculated', 'discarded']);
+/** Of all places: far more than a day asks for. Our choice. */
+const MOST_TENDED = 40;
 /** What was noted last, for the line that says so and for *Undo*. */
 const LATEST = 60;
 
@@ -33,7 +36,15 @@ export function frontOf(house: House): NewRows | undefined {
       house.batchById.get(batchId)?.vessels.forEach((v) => kept.add(v.vessel.id));
     }
   }
+  for (const speciesId of new Set(house.inHand.flatMap((b) => b.species?.id ?? []))) {
+    cutLately(speciesId, house).forEach((v) => kept.add(v.vessel.id));
+  }
   const facts = new Set(factsAbout(house, kept));
+  // When a place was misted tells when it asks for it again.
+  house.facts
+    .filter((f) => f.kind === 'tended')
+    .slice(-MOST_TENDED)
+    .forEach((f) => facts.add(f));
   // A cook may go on though all that was in it is given up.
   cooksOn(house).forEach(({ cook }) => index.ofCook.get(cook.id)?.forEach((f) => facts.add(f)));
   const vessels = new Set(kept);

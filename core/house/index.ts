@@ -52,7 +52,9 @@ export {
   type StandingReason,
 } from './among-siblings.js';
 export { toShake, type ToShake } from './shake.js';
-export { PINS_TO_CUT_DAYS, fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';
+export { BEFORE_SPORES_MS, cutTimes, cutWindow, type CutWindow } from './cut-window.js';
+export { tendingAt, tendingDue, type TendingDue } from './tending.js';
+export { fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';
 export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';
 export { mainMaterialOf } from './main-material.js';
 export { isRevived } from './revived.js';

@@ -104,6 +104,7 @@ export function requirePossible(world: World, fact: Fact): void {
     case 'opened':
     case 'pinned':
     case 'soaked':
+    case 'chilled':
       requirePhase(world, fact.vesselIds, ['running', 'opened'], 'inoculated');
       return;
     case 'layered':

@@ -147,15 +147,19 @@ describe('a block asks', () => {
 
   it('to be cut six days after its pins, and rests after a harvest', () => {
     const pinned = b28[1]!;
-    expect(nextCutMs(pinned)).toBe(Date.parse(pinned.state.pinnedAt!) + 6 * DAY_MS);
+    // Six by practice, and by what was cut here before.
+    const days = (nextCutMs(pinned, house)! - Date.parse(pinned.state.pinnedAt!)) / DAY_MS;
+    expect(Math.abs(days - 6)).toBeLessThan(0.3);
     const cut = after([NOW, { kind: 'harvested', vesselIds: [pinned.vessel.id], massG: 300 }]);
-    expect(nextCutMs(batch(cut, 'B28').vessels[1]!)).toBe(NOW + 14 * DAY_MS);
+    expect(nextCutMs(batch(cut, 'B28').vessels[1]!, cut)).toBe(NOW + 14 * DAY_MS);
   });
 
   it('to be opened when it has run full', () => {
     const spawned = batch(house, 'B12').vessels;
     expect(spawned.every((v) => lastFraction(v) === 1)).toBeTrue();
-    expect(nextCutMs(house.vesselById.get(batch(house, 'G26').vessels[0]!.vessel.id)!)).toBeUndefined();
+    expect(
+      nextCutMs(house.vesselById.get(batch(house, 'G26').vessels[0]!.vessel.id)!, house),
+    ).toBeUndefined();
   });
 
   it('for nothing when it is spent', () => {

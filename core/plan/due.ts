@@ -7,10 +7,12 @@ import { firmMsOf, isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
 import { tooHot } from '../house/too-hot.js';
 import { isInPreparation } from '../house/to-cook.js';
+import { BEFORE_SPORES_MS, cutTimes } from '../house/cut-window.js';
+import { tendingDue } from '../house/tending.js';
 import { isFruiting, nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
 import { isDissolved, type VesselType } from '../record/definitions.js';
-import type { HydrationStep } from '../record/entry.js';
+import type { HydrationStep, Tending } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
@@ -35,7 +37,10 @@ export type Deed =
   /** Broth that grows, all of it in one go. */
   | { readonly kind: 'swirl'; readonly count: number; readonly batches: readonly string[] }
   | { readonly kind: 'inoculate' | 'look' | 'openBlocks'; readonly batch: string }
-  | { readonly kind: 'harvest'; readonly vessel: string }
+  /** Cut it; `spores`: before they fall. */
+  | { readonly kind: 'harvest' | 'spores'; readonly vessel: string }
+  /** A place asks for mist or fresh air. */
+  | { readonly kind: 'tend'; readonly spot: string; readonly how: Tending }
   /** A place is too warm for what lives there. */
   | { readonly kind: 'cool'; readonly spot: string; readonly celsius: number };
 
@@ -61,6 +66,9 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
     ...swirling(house),
+    ...tendingDue(house, nowMs).map(({ name, how, atMs }) =>
+      due('tent', atMs, { kind: 'tend', spot: name, how }, false),
+    ),
     ...tooHot(house, nowMs).map(({ placeId, name, celsius, atMs }) =>
       due(
         useOf(house, placeId) === 'fruit' ? 'tent' : 'shelf',
@@ -93,7 +101,7 @@ export function nextFor(view: BatchView, house: House, nowMs: number): readonly 
     ...inoculation(view, house),
     ...growth(view, house, nowMs),
     ...cultureLook(view, house),
-    ...view.vessels.flatMap((v) => harvest(v) ?? []),
+    ...view.vessels.flatMap((v) => harvest(v, house, nowMs) ?? []),
   ];
 }
 
@@ -239,8 +247,13 @@ function nextLookMs(running: readonly VesselView[], startMs: number): number {
   return Math.min(...looks);
 }
 
-function harvest(view: VesselView): DueItem | undefined {
-  const cutMs = nextCutMs(view);
+function harvest(view: VesselView, house: House, nowMs: number): DueItem | undefined {
+  const sporesMs = cutTimes(view, house)?.sporesMs ?? Infinity;
+  const alarmMs = sporesMs - BEFORE_SPORES_MS;
+  if (nowMs >= alarmMs) {
+    return due('tent', alarmMs, { kind: 'spores', vessel: view.code }, true, view.batch.id);
+  }
+  const cutMs = nextCutMs(view, house);
   return cutMs === undefined
     ? undefined
     : due('tent', cutMs, { kind: 'harvest', vessel: view.code }, false, view.batch.id);
@@ -251,7 +264,7 @@ function subjectOf(deed: Deed): string {
   if (deed.kind === 'swirl') {
     return deed.batches.join(', ');
   }
-  if (deed.kind === 'cool') {
+  if (deed.kind === 'cool' || deed.kind === 'tend') {
     return deed.spot;
   }
   return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;

@@ -273,6 +273,9 @@ export const Place = z.strictObject({
   setC: z.number().min(-30).max(60).optional(),
   /** How many vessels stand there with ease. */
   holds: z.number().int().min(1).max(2000).optional(),
+  /** Where things fruit: mist and fresh air are wanted so often, h; left out where nothing asks for them. */
+  mistEveryH: z.number().min(1).max(168).optional(),
+  fanEveryH: z.number().min(1).max(168).optional(),
   /** No longer there: nothing is put there any more. */
   isGone: z.literal(true).optional(),
 });

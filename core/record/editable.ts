@@ -6,6 +6,7 @@ import {
   FlushUse,
   GrowthLook,
   Opening,
+  Tending,
   OutTo,
   SuspectAt,
   Wetness,
@@ -79,6 +80,11 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
     { kind: 'choice', field: 'use', options: FlushUse.options, canBeNone: true },
     { kind: 'number', field: 'dryG', unit: 'g' },
   ],
+  chilled: [
+    { kind: 'number', field: 'hours', unit: 'h' },
+    { kind: 'number', field: 'celsius', unit: '°C' },
+  ],
+  tended: [{ kind: 'choice', field: 'how', options: Tending.options }],
   soaked: [{ kind: 'number', field: 'takenUpG', unit: 'g' }],
   discarded: [
     { kind: 'choice', field: 'reason', options: Fate.options },

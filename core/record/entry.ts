@@ -113,9 +113,13 @@ export type GrowthLook = z.infer<typeof GrowthLook>;
 export const Wetness = z.enum(['dry', 'right', 'beaded', 'pooled']);
 export type Wetness = z.infer<typeof Wetness>;
 
-/** How a block or tub was opened so that it fruits. */
-export const Opening = z.enum(['slit', 'cross', 'top', 'side', 'lid', 'holes']);
+/** How a block or tub was opened so that it fruits; `shut`: it is left shut, and fruits in there. */
+export const Opening = z.enum(['slit', 'cross', 'top', 'side', 'lid', 'holes', 'shut']);
 export type Opening = z.infer<typeof Opening>;
+
+/** What is done for the air of a place where things fruit. */
+export const Tending = z.enum(['misted', 'fanned']);
+export type Tending = z.infer<typeof Tending>;
 
 /** How good a flush was when it was cut. */
 export const FlushQuality = z.enum(['prime', 'fair', 'late']);
@@ -362,13 +366,16 @@ export const Entry = z.discriminatedUnion('kind', [
     how: Opening.optional(),
     place: Key.optional(),
   }),
-  /** What a thermometer at a place showed, read and typed. */
+  /** What a thermometer at a place showed, read and typed; or, by a logger, the middle of a day, or too much at once. */
   z.strictObject({
     ...fact,
     kind: z.literal('placeRead'),
     placeId: Key,
     celsius: z.number().min(-40).max(70),
+    /** The logger's name. */
+    source: Line.optional(),
   }),
+  z.strictObject({ ...fact, kind: z.literal('tended'), placeId: Key, how: Tending }),
   /** What was laid into it, on top of what lies there, from the bottom up. */
   z.strictObject({
     ...fact,
@@ -400,6 +407,14 @@ export const Entry = z.discriminatedUnion('kind', [
     kind: z.literal('soaked'),
     vesselIds,
     takenUpG: z.number().nonnegative().max(20_000).optional(),
+  }),
+  /** Stood cold for a while, so that it sets pins. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('chilled'),
+    vesselIds,
+    hours: z.number().positive().max(1000),
+    celsius: z.number().min(-10).max(25).optional(),
   }),
   z.strictObject({
     ...fact,

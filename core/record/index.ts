@@ -52,6 +52,7 @@ export {
   Layer,
   LayerOf,
   Opening,
+  Tending,
   RepotHow,
   Proof,
   OutTo,

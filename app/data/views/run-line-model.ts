@@ -58,7 +58,7 @@ function growthBands(view: BatchView, house: House, nowMs: number): RunLineModel
   }
   const opened = view.vessels.filter((v) => v.state.phase === 'opened');
   if (opened.length > 0) {
-    const cuts = opened.flatMap((v) => nextCutMs(v) ?? []).sort((a, b) => a - b);
+    const cuts = opened.flatMap((v) => nextCutMs(v, house) ?? []).sort((a, b) => a - b);
     const [first, last] = [cuts[0], cuts[cuts.length - 1]];
     return first === undefined || last === undefined ? [] : [band(first, last + DAY_MS, 'harvest', nowMs)];
   }

@@ -40,6 +40,10 @@ export function deedWords(deed: Deed): string {
       return `Open ${deed.batch}`;
     case 'harvest':
       return `Harvest ${deed.vessel}`;
+    case 'spores':
+      return `Cut ${deed.vessel} before its spores fall`;
+    case 'tend':
+      return `${deed.how === 'misted' ? 'Mist' : 'Fan'} the ${deed.spot.toLowerCase()}`;
     case 'cool':
       return `${deed.spot} is at ${thermometerWords(deed.celsius)}: cool it`;
   }

@@ -48,6 +48,7 @@ export const OPENING_WORDS: Readonly<Record<Opening, string>> = {
   side: 'opened at its side',
   lid: 'lid off',
   holes: 'holes',
+  shut: 'left shut, to fruit in there',
 };
 
 export const REPOT_WORDS: Readonly<Record<RepotHow, string>> = {

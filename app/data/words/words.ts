@@ -324,6 +324,10 @@ export function entryWords(entry: Entry, house: House): string {
       ]
         .filter(Boolean)
         .join(', ');
+    case 'tended':
+      return `${placeWords(entry.placeId, house)} ${entry.how}`;
+    case 'chilled':
+      return `${vessels} stood cold for ${formatNumber(entry.hours)} h${entry.celsius === undefined ? '' : ` at ${thermometerWords(entry.celsius)}`}`;
     case 'soaked':
       return `${vessels} soaked${entry.takenUpG === undefined ? '' : `, took up ${amountWords(entry.takenUpG)}`}`;
     case 'discarded':

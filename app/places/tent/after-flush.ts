@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { format } from 'date-fns';
 import {
   EMPTY_HOUSE,
   dryingFactor,
@@ -38,6 +39,16 @@ import { efficiencyOf, ordinal } from './tent-model';
         [keep]="keepDry"
       />
     }
+    <nw-fold title="Cold for a night">
+      <p>
+        Many set pins after a night some degrees colder: a run block outdoors or in the fridge, shut, for 12
+        to 24 hours.
+      </p>
+      @if (chilled()) {
+        <p class="soft">{{ chilled() }}</p>
+      }
+      <nw-ask-number name="Stood cold" unit="h" deed="Note it" [min]="0.5" [max]="1000" [keep]="keepChill" />
+    </nw-fold>
     <nw-fold title="Rest and soak">
       <p>
         A week or two of rest, moist. Then it may lie in cold water for some hours, held under, and drain: the
@@ -113,6 +124,10 @@ export class AfterFlush {
       ? ''
       : `Soaked ${soaks.length === 1 ? 'once' : `${soaks.length} times`}${took.length === 0 ? '' : `, took up ${listed(took.map((g) => amountWords(g)))}`}.`;
   });
+  protected readonly chilled = computed(() => {
+    const last = this.vessel().state.chills.at(-1);
+    return last && `Last ${format(Date.parse(last.at), 'd MMM')}, for ${formatNumber(last.hours)} h.`;
+  });
   /** All that bore of this species, here. */
   protected readonly yields = computed((): readonly string[] => {
     const house = this.house();
@@ -147,6 +162,9 @@ export class AfterFlush {
   };
   protected readonly keepSoak = (takenUpG: number): Promise<boolean> =>
     this.journal.say({ kind: 'soaked', vesselIds: [this.vessel().vessel.id], takenUpG });
+
+  protected readonly keepChill = (hours: number): Promise<boolean> =>
+    this.journal.say({ kind: 'chilled', vesselIds: [this.vessel().vessel.id], hours });
 
   protected soak(): void {
     void this.journal.say({ kind: 'soaked', vesselIds: [this.vessel().vessel.id] });

@@ -15,13 +15,15 @@ import {
   useOf,
   type House,
   type VesselView,
-  PINS_TO_CUT_DAYS,
+  BEFORE_SPORES_MS,
+  cutTimes,
+  cutWindow,
   fruitingOf,
   vesselsInHand,
 } from '../../../core/index';
 import { amountWords } from '../../data/words/measure-words';
 import { SUSPECT_AT_WORDS } from '../../data/words/look-words';
-import { CONTAMINANT_WORDS, placeWords, rangeWords } from '../../data/words/words';
+import { CONTAMINANT_WORDS, placeWords, rangeWords, shortTime } from '../../data/words/words';
 import type { BlockLook } from '../../pieces/block-drawing';
 
 const NAMES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
@@ -67,7 +69,12 @@ function rank({ view }: TentBlock, house: House): number {
 function tentBlock(house: House, view: VesselView, nowMs: number): TentBlock {
   const block = soundBlock(house, view, nowMs);
   const { suspect, suspectWhere } = view.state;
-  const shut = isFruiting(view) && view.state.phase === 'running' ? 'still shut' : '';
+  const shut =
+    view.state.openedBy === 'shut'
+      ? 'left shut'
+      : isFruiting(view) && view.state.phase === 'running'
+        ? 'still shut'
+        : '';
   const here = placeOfVessel(view);
   const away = useOf(house, here) === 'fruit' ? '' : placeWords(here, house);
   const detail = [block.detail, shut, away].filter(Boolean).join(', ');
@@ -92,22 +99,29 @@ function soundBlock(house: House, view: VesselView, nowMs: number): SoundBlock {
   if (!isFruiting(view)) {
     return runningBlock(house, view, nowMs);
   }
-  const cut = nextCutMs(view) ?? nowMs;
+  const cut = nextCutMs(view, house) ?? nowMs;
   const last = state.harvests[state.harvests.length - 1];
   const rested = last === undefined ? '' : `${amountWords(last.massG)} on ${dayMonth(Date.parse(last.at))}`;
-  const fruiting = fruitingOf(view, nowMs);
+  const fruiting = fruitingOf(view, house, nowMs);
   if (fruiting === 'ripe' || fruiting === 'pins') {
     return fruiting === 'ripe'
-      ? { view, letter, look: 'ripe', word: 'cut today', due: true, detail: species?.harvestCue ?? '' }
+      ? {
+          view,
+          letter,
+          look: 'ripe',
+          word: isSporing(view, house, nowMs) ? 'cut now' : 'cut today',
+          due: true,
+          detail: species?.harvestCue ?? '',
+        }
       : { view, letter, look: 'pins', word: 'pins', due: false, detail: `cut about ${dayMonth(cut)}` };
   }
   return {
     view,
     letter,
-    look: 'resting',
+    look: state.openedBy === 'shut' && fruiting === 'waiting' ? 'running' : 'resting',
     word: fruiting === 'waiting' ? 'waiting for pins' : 'resting',
     due: false,
-    detail: rested || `pins about ${dayMonth(cut - PINS_TO_CUT_DAYS * DAY_MS)}`,
+    detail: rested || `pins about ${dayMonth(cut - cutWindow(species?.id, house).days * DAY_MS)}`,
   };
 }
 
@@ -133,6 +147,27 @@ function runningBlock(house: House, view: VesselView, nowMs: number): SoundBlock
         ? `firm about ${dayMonth(firmMs)}`
         : `full ${rangeWords(start + forecast.low * DAY_MS, start + forecast.high * DAY_MS)}`,
   };
+}
+
+/** Whether spores fall soon, or do already. */
+export function isSporing(view: VesselView, house: House, nowMs: number): boolean {
+  const times = cutTimes(view, house);
+  return times !== undefined && nowMs >= times.sporesMs - BEFORE_SPORES_MS;
+}
+
+/** When spores are expected to fall, and on what that rests. */
+export function sporesWords(view: VesselView, house: House, nowMs: number): string {
+  const times = cutTimes(view, house);
+  if (times === undefined) {
+    return '';
+  }
+  const { flushes } = cutWindow(view.species?.id, house);
+  const basis =
+    flushes === 0 ? 'by practice' : `by ${flushes === 1 ? 'one flush' : `${flushes} flushes`} of yours`;
+  const window = `Cut ${rangeWords(times.fromMs, times.sporesMs)}`;
+  return isSporing(view, house, nowMs)
+    ? `Spores fall from about ${shortTime(times.sporesMs, nowMs)}: cut it now, with a mask, and air the room.`
+    : `${window}, before spores fall about ${shortTime(times.sporesMs, nowMs)}: ${basis}.`;
 }
 
 function dayMonth(ms: number): string {

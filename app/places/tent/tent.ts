@@ -20,6 +20,7 @@ import {
   placesInUse,
   placeOfVessel,
   type Opening,
+  type Tending,
   type VesselKind,
   formatNumber,
   isRunFull,
@@ -46,13 +47,14 @@ import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
 import { AfterFlush } from './after-flush';
 import { Climate } from './climate';
-import { flushName, tentBlocks, usualRange, type TentBlock } from './tent-model';
+import { tendingButtons } from './tending-buttons';
+import { flushName, isSporing, sporesWords, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
 /** How each kind of vessel may be opened. Common practice, no source. */
 const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, readonly Opening[]>>> = {
-  bag: ['slit', 'cross', 'top', 'side', 'holes'],
-  tub: ['lid', 'holes'],
+  bag: ['slit', 'cross', 'top', 'side', 'holes', 'shut'],
+  tub: ['lid', 'holes', 'shut'],
   tray: ['lid'],
   jar: ['lid'],
   bottle: ['lid'],
@@ -117,7 +119,12 @@ export class Tent {
         readWords(place.id, house, this.minute()),
         place.holds === undefined ? '' : `${count} of ${place.holds}`,
       ];
-      return { id: place.id, name: place.name, words: words.filter(Boolean).join(', ') };
+      return {
+        id: place.id,
+        name: place.name,
+        words: words.filter(Boolean).join(', '),
+        tending: tendingButtons(place.id, house, this.minute()),
+      };
     });
   });
 
@@ -191,6 +198,18 @@ export class Tent {
   /** Whether the opened block is looked at more closely. */
   protected readonly looking = signal(false);
 
+  protected tend(placeId: string, how: Tending): void {
+    void this.journal.say({ kind: 'tended', placeId, how });
+  }
+
+  protected spores(view: VesselView): string {
+    return sporesWords(view, this.store.house() ?? EMPTY_HOUSE, this.minute());
+  }
+
+  protected isSporing(view: VesselView): boolean {
+    return isSporing(view, this.store.house() ?? EMPTY_HOUSE, this.minute());
+  }
+
   protected flush(view: VesselView): string {
     return flushName(view);
   }
@@ -249,8 +268,10 @@ export class Tent {
   protected openBlock(view: VesselView): void {
     const house = this.store.house();
     if (house !== undefined) {
-      const place = placeToFruit(view, house);
-      void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id], how: this.how(), place });
+      const how = this.how();
+      // What is left shut stays where it is.
+      const place = how === 'shut' ? placeOfVessel(view) : placeToFruit(view, house);
+      void this.journal.say({ kind: 'opened', vesselIds: [view.vessel.id], how, place });
     }
   }
 

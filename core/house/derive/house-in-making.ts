@@ -178,6 +178,9 @@ export class HouseInMaking {
     if (fact.kind === 'placeRead' || fact.kind === 'placeSet') {
       this.touched.warmth = true;
     }
+    if (fact.kind === 'tended') {
+      this.touched.tended = true;
+    }
     if ('vesselIds' in fact) {
       fact.vesselIds.forEach((id) => vessels.add(id));
     }

@@ -29,6 +29,8 @@ export interface Flush {
   readonly entryId: EntryId;
   readonly at: string;
   readonly massG: number;
+  /** When its pins were seen, where that was noted. */
+  readonly pinnedAt?: string;
   readonly sharedBy: number;
   readonly quality?: FlushQuality;
   readonly use?: FlushUse;
@@ -89,6 +91,7 @@ export interface VesselState {
   readonly openedBy?: Opening;
   readonly pinnedAt?: string;
   readonly harvests: readonly Flush[];
+  readonly chills: readonly { readonly at: string; readonly hours: number; readonly celsius?: number }[];
   readonly soaks: readonly { readonly at: string; readonly takenUpG?: number }[];
   readonly goneAt?: string;
   readonly goneBecause?: Fate | 'putAway';
@@ -136,6 +139,7 @@ export function newVessel(): VesselDraft {
     mishaps: [],
     layers: [],
     harvests: [],
+    chills: [],
     soaks: [],
   };
 }
@@ -254,6 +258,7 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
         entryId,
         at,
         massG: massG / sharedBy,
+        ...(draft.pinnedAt !== undefined && { pinnedAt: draft.pinnedAt }),
         sharedBy,
         ...(quality !== undefined && { quality }),
         ...(use !== undefined && { use }),
@@ -264,6 +269,13 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
     }
     case 'soaked':
       draft.soaks.push({ at: fact.at, takenUpG: fact.takenUpG });
+      break;
+    case 'chilled':
+      draft.chills.push({
+        at: fact.at,
+        hours: fact.hours,
+        ...(fact.celsius !== undefined && { celsius: fact.celsius }),
+      });
       break;
     case 'discarded':
       leave(draft, fact.at, fact.reason);

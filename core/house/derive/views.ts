@@ -20,6 +20,7 @@ import { isForetold } from './forecast.js';
 import { placesWith } from './places-with.js';
 import { runsBefore, runsWith, sameRuns } from './own-runs.js';
 import type { RunsOfKind } from './runs-of-kind.js';
+import { tendedBy } from './tended.js';
 import { Warmth } from './warmth.js';
 import type { Workings } from './workings.js';
 
@@ -114,6 +115,7 @@ export class Views {
       kinds: this.kinds,
       warmth: this.warmth,
       runs: this.runs,
+      tended: touched.tended ? tendedBy(rows.index.facts) : this.before.tended,
       sharedByCook: this.sharedByCook.done(),
       batchViews: this.batchViews.done(),
       vesselViews: this.vesselViews.done(),

@@ -8,6 +8,7 @@ import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
 import { NO_LINEAGE, type LayeredLineage } from './lineage-with.js';
 import type { RunsOfKind } from './runs-of-kind.js';
+import type { TendedAt } from './tended.js';
 import type { Warmth } from './warmth.js';
 import type { SharedFacts } from './shared-facts.js';
 
@@ -19,6 +20,8 @@ export interface Workings {
   /** Absent in a house without a row. */
   readonly warmth?: Warmth;
   readonly runs: RunsOfKind;
+  /** By place. */
+  readonly tended: ReadonlyMap<string, TendedAt>;
   readonly batchRows: LayeredMap<BatchId, Batch>;
   readonly vesselRows: LayeredMap<VesselId, Vessel>;
   readonly cookRows: LayeredMap<CookId, Cook>;
@@ -41,6 +44,7 @@ export const NO_WORKINGS: Workings = {
   lineage: NO_LINEAGE,
   kinds: LayeredMap.empty(),
   runs: new Map(),
+  tended: new Map(),
   batchRows: LayeredMap.empty(),
   vesselRows: LayeredMap.empty(),
   cookRows: LayeredMap.empty(),
