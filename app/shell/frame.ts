@@ -3,6 +3,7 @@ import {
   Component,
   DestroyRef,
   HostListener,
+  Injector,
   computed,
   inject,
 } from '@angular/core';
@@ -24,6 +25,7 @@ import { Time } from '../data/clock/time';
 import { WHICH_HOUSE } from '../data/store/which-house';
 import { shortTime } from '../data/words/words';
 import { Emblem } from '../pieces/emblem';
+import { feedOf } from '../data/devices/kept-feed';
 import { Keys } from '../data/devices/keys';
 import { PLACES } from '../data/views/places';
 import { registerIcons } from './register-icons';
@@ -125,6 +127,15 @@ export class Frame {
       { key: '?', words: 'This list', act: () => void this.showKeys() },
     ]);
     inject(DestroyRef).onDestroy(remove);
+    void this.listenOn(inject(Injector));
+  }
+
+  /** A logger that was listened to before this page was loaded is heard again. */
+  private async listenOn(injector: Injector): Promise<void> {
+    if (feedOf(this.which.database) !== undefined) {
+      const { ClimateFeed } = await import('../data/devices/climate-feed');
+      injector.get(ClimateFeed).resume();
+    }
   }
 
   @HostListener('document:keydown', ['$event'])

@@ -2,6 +2,8 @@ import type { Household, Isolate, Material, Place } from '../record/definitions.
 import type { Records } from '../record/tables.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
+import { WorthNoting } from '../readings/worth-noting.js';
+import type { ReadingChunk } from '../record/readings.js';
 import { tentClimate } from './tent-climate.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 
@@ -60,7 +62,9 @@ export function hollinRow(
   addToday(demo, nowMs);
   addTubs(demo, day, spawn);
   addCasedTub(demo, day);
-  return { ...demo.records, readings: tentClimate(nowMs) };
+  const readings = tentClimate(nowMs);
+  addAir(demo, day, nowMs, readings);
+  return { ...demo.records, readings };
 }
 
 /** Invented prices and stocks of the made-up household. */
@@ -374,4 +378,31 @@ function addCasedTub(demo: DemoBuilder, day: DayAt): void {
   const repotting = { sources, vessel, count: 1, how: 'broken' as const, perliteMm: 20, casing };
   const tub = demo.repot(day(15, 9), 31, repotting, 'tent');
   demo.say(day(7, 9), { kind: 'opened', vesselIds: [...tub], how: 'lid' });
+}
+
+/** One block is left shut; the tent is misted and fanned by hand, and its logger tells of warmer and colder days. */
+function addAir(demo: DemoBuilder, day: DayAt, nowMs: number, readings: readonly ReadingChunk[]): void {
+  const shut = demo.records.vessels.filter((v) => demo.view(v.id).code === 'B28-3').map((v) => v.id);
+  demo.say(day(22, 9.1), { kind: 'opened', vesselIds: shut, how: 'shut', place: 'tent' });
+  for (const [daysAgo, hour] of [
+    [2, 8],
+    [2, 19],
+    [1, 8],
+    [1, 19],
+  ] as const) {
+    demo.say(day(daysAgo, hour), { kind: 'tended', placeId: 'tent', how: 'misted' });
+    demo.say(day(daysAgo, hour + 0.1), { kind: 'tended', placeId: 'tent', how: 'fanned' });
+  }
+  demo.say(nowMs - 5 * HOUR_MS, { kind: 'tended', placeId: 'tent', how: 'misted' });
+  const noting = new WorthNoting(undefined);
+  const air = readings.filter((c) => c.channel === 'airC');
+  const noted = air.flatMap((chunk) => {
+    const startMs = Date.parse(chunk.at);
+    return noting.add(
+      chunk.seconds.map((second, i) => ({ atMs: startMs + second * 1000, value: chunk.values[i]! })),
+    );
+  });
+  for (const { atMs, value } of noted) {
+    demo.say(atMs, { kind: 'placeRead', placeId: 'tent', celsius: value, source: 'tent logger' });
+  }
 }

@@ -16,7 +16,7 @@ export {
 export { ArchiveWriter, partsOfPhotos, writeArchive } from './archive/write-archive.js';
 export type { ByteSource } from './archive/zip-directory.js';
 export { batchSheet, type BatchSheet } from './batch-sheet.js';
-export { OutsideReadings } from './outside-readings.js';
+export { OutsideReadings, isRoomChannel, type RoomChannel } from './outside-readings.js';
 export { ReadingsCsv, type FileReading } from './readings-csv.js';
 export { edgesCsv, familyGraphMl } from './lineage-export.js';
 export { readLabel, type LabelRead } from './read-label.js';

@@ -1,5 +1,6 @@
 import { plainCode } from '../record/batch.js';
 import { ancestors } from '../record/lineage.js';
+import type { Fact } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
 import { cutLately } from './cut-window.js';
@@ -7,6 +8,7 @@ import { cooksOn } from './cooks-on.js';
 import { correctionsOf } from './derive/fact-index.js';
 import type { House } from './derive/house.js';
 import { runsBefore } from './derive/own-runs.js';
+import { READ_HOLDS_MS } from './derive/warmth.js';
 import type { NewRows } from './derive/records-with.js';
 import { factsAbout } from './near.js';
 import { vesselsInHand } from './running.js';
@@ -15,8 +17,6 @@ import { vesselsInHand } from './running.js';
 const MOST_ENTRIES = 6000;
 /** What must be known of a vessel that fed something in hand and is not in hand itself. */
 const OF_ANCESTORS: ReadonlySet<Entry['kind']> = new Set(['batchMade', 'inoculated', 'discarded']);
-/** Of all places: far more than a day asks for. Our choice. */
-const MOST_TENDED = 40;
 /** What was noted last, for the line that says so and for *Undo*. */
 const LATEST = 60;
 
@@ -40,11 +40,7 @@ export function frontOf(house: House): NewRows | undefined {
     cutLately(speciesId, house).forEach((v) => kept.add(v.vessel.id));
   }
   const facts = new Set(factsAbout(house, kept));
-  // When a place was misted tells when it asks for it again.
-  house.facts
-    .filter((f) => f.kind === 'tended')
-    .slice(-MOST_TENDED)
-    .forEach((f) => facts.add(f));
+  placeFacts(house, kept).forEach((f) => facts.add(f));
   // A cook may go on though all that was in it is given up.
   cooksOn(house).forEach(({ cook }) => index.ofCook.get(cook.id)?.forEach((f) => facts.add(f)));
   const vessels = new Set(kept);
@@ -93,4 +89,21 @@ export function frontOf(house: House): NewRows | undefined {
     logs: [...cooks].flatMap((id) => house.workings.logsOf.get(id) ?? []),
     entries: [...entries.values()],
   };
+}
+
+/** How warm places were while these ran, what each was kept at, and when each was misted: forecasts and rhythms go by it. */
+function placeFacts(house: House, vessels: ReadonlySet<VesselId>): readonly Fact[] {
+  const begun = [...vessels].flatMap((id) => house.vesselById.get(id)?.state.inoculatedAt ?? []);
+  const from = begun.reduce((a, b) => (b < a ? b : a), '\uffff');
+  const held = begun.length === 0 ? from : new Date(Date.parse(from) - READ_HOLDS_MS).toISOString();
+  const last = new Map<string, Fact>();
+  const kept: Fact[] = [];
+  for (const fact of house.facts) {
+    if (fact.kind === 'placeSet' || (fact.kind === 'placeRead' && fact.at >= held)) {
+      kept.push(fact);
+    } else if (fact.kind === 'placeRead' || fact.kind === 'tended') {
+      last.set(`${fact.placeId} ${fact.kind === 'tended' ? fact.how : 'read'}`, fact);
+    }
+  }
+  return [...last.values(), ...kept];
 }

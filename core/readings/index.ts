@@ -13,4 +13,6 @@ export {
   type CookReading,
   type Reading,
 } from './measured.js';
+export { standInTent, type TentReading } from './stand-in-tent.js';
+export { WorthNoting } from './worth-noting.js';
 export { Thinner, type Bin, type Summary, type Window } from './thin.js';

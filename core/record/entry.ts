@@ -473,3 +473,8 @@ export function isCorrection(entry: Entry): entry is CorrectionEntry {
     entry.kind === 'revalued'
   );
 }
+
+/** Whether an instrument said so, and no person. */
+export function isByInstrument(entry: Entry): boolean {
+  return entry.kind === 'logged' || (entry.kind === 'placeRead' && entry.source !== undefined);
+}

@@ -1,4 +1,4 @@
-import type { Entry } from './entry.js';
+import { isByInstrument, type Entry } from './entry.js';
 import type { DeviceId } from './ids.js';
 import { HOUR_MS } from '../base/time.js';
 
@@ -75,6 +75,7 @@ function latestOf(noted: readonly Entry[], device: DeviceId | undefined): readon
   return own.reverse();
 }
 
+/** What an instrument told, and cautions that were read for themselves, are nobody's press. */
 function isAside(entry: Entry): boolean {
-  return entry.kind === 'logged' || (entry.kind === 'cautionRead' && entry.deedId === undefined);
+  return isByInstrument(entry) || (entry.kind === 'cautionRead' && entry.deedId === undefined);
 }

@@ -2,6 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { OutsideReadings, isPlausible } from '../../core/index.js';
 import { serve, stop } from '../serve.js';
 
 describe('the instruments', () => {
@@ -65,6 +66,17 @@ describe('the instruments', () => {
     const read = (await lines('/instruments/canner?speed=200', 8)) as { second: number }[];
     expect(read[0]!.second).toBe(0);
     expect(read.at(-1)!.second).toBeGreaterThanOrEqual(70);
+  });
+
+  it('a pretended tent tells of its air as a logger would', async () => {
+    const read = await lines('/instruments/tent?every=0.1', 2);
+    for (const line of read) {
+      const { source, readings } = OutsideReadings.parse(line);
+      expect(source).toBe('pretended tent');
+      expect(readings.map((r) => r.channel)).toEqual(['airC', 'humidityPercent', 'co2Ppm']);
+      expect(readings.every((r) => r.channel !== 'scaleG' && isPlausible(r.channel, r.value))).toBeTrue();
+      expect(Math.abs(Date.parse(readings[0]!.at) - Date.now())).toBeLessThan(60_000);
+    }
   });
 
   it('a pretended scale swings and then stands', async () => {

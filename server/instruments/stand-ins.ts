@@ -1,6 +1,6 @@
 import { Router, type Request } from 'express';
 import * as z from 'zod';
-import { FAULTS, seededRandom, standInCook } from '../../core/index.js';
+import { FAULTS, seededRandom, standInCook, standInTent } from '../../core/index.js';
 import { Streams } from './event-stream.js';
 
 const number = (least: number, most: number, usual: number) =>
@@ -23,6 +23,9 @@ export const CannerQuery = z.object({
   speed: number(0, 10_000, 1),
   seed: number(0, 2 ** 31, 1),
 });
+
+/** What the pretended logger in a tent is asked for: how often it speaks, s. */
+const TentQuery = z.object({ every: number(0.1, 3600, 5), seed: number(0, 2 ** 31, 1) });
 
 const ScaleQuery = z.object({ grams: number(0, 50_000, 420), seed: number(0, 2 ** 31, 1) });
 const SCALE_EVERY_MS = 300;
@@ -71,6 +74,34 @@ export function standIns(): Router {
         stream.send(readings[sent++]);
       }
     }, 100);
+    stream.onEnd(() => {
+      clearInterval(timer);
+    });
+  });
+  router.get('/tent', (req, res, next) => {
+    const query = asked(TentQuery, req);
+    if (!query.success) {
+      next(query.error);
+      return;
+    }
+    const random = seededRandom(query.data.seed);
+    const stream = streams.begin(res);
+    if (stream === undefined) {
+      return;
+    }
+    const speak = () => {
+      const nowMs = Date.now();
+      const at = new Date(nowMs).toISOString();
+      const { airC, humidityPercent, co2Ppm } = standInTent(nowMs, random);
+      const readings = [
+        { at, channel: 'airC', value: airC },
+        { at, channel: 'humidityPercent', value: humidityPercent },
+        { at, channel: 'co2Ppm', value: co2Ppm },
+      ];
+      stream.send({ source: 'pretended tent', readings });
+    };
+    speak();
+    const timer = setInterval(speak, query.data.every * 1000);
     stream.onEnd(() => {
       clearInterval(timer);
     });

@@ -1,26 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import type { CookView } from '../../../core/index';
+import { FakeSource } from '../../testing/fake-source';
 import { demoHouse, until, type SpecHouse } from '../../testing/house';
 import { Instruments } from './instruments';
 import { ReadingsBook } from '../journal/readings-book';
 import { Scale } from './scale';
-
-/** A line that the spec speaks into. */
-class FakeSource {
-  static opened: FakeSource[] = [];
-  onmessage: ((event: { data: string }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  closed = false;
-  constructor(readonly url: string) {
-    FakeSource.opened.push(this);
-  }
-  close(): void {
-    this.closed = true;
-  }
-  say(data: unknown): void {
-    this.onmessage?.({ data: typeof data === 'string' ? data : JSON.stringify(data) });
-  }
-}
 
 describe('instruments', () => {
   let setup: SpecHouse;

@@ -4,6 +4,7 @@ import {
   MINUTE_MS,
   measuredAir,
   stepShown,
+  subjectOfCook,
   type CookChannel,
   type CookId,
   type CookReading,
@@ -222,7 +223,7 @@ export class Instruments {
     const source = connection?.kind === 'logger' ? 'logger' : 'pretended canner';
     return connection === undefined
       ? []
-      : lines.map((line) => ({ ...line, cookId: connection.cookId, source }));
+      : lines.map((line) => ({ ...line, subject: subjectOfCook(connection.cookId), source }));
   }
 
   /**

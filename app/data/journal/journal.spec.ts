@@ -4,6 +4,7 @@ import {
   readRow,
   resolveFormula,
   scaleFormula,
+  subjectOfCook,
   type BatchId,
   type CookPlan,
   type Isolate,
@@ -125,10 +126,15 @@ describe('the journal', () => {
       const trueMs = first!.deed!.atMs;
       freed();
       // What succeeds in the background takes nothing off the screen.
-      const cookId = batchId as never;
       expect(
         await TestBed.inject(ReadingsBook).keep([
-          { cookId, channel: 'coreC', source: 'x', atMs: Date.now(), value: 20 },
+          {
+            subject: subjectOfCook(batchId as never),
+            channel: 'coreC',
+            source: 'x',
+            atMs: Date.now(),
+            value: 20,
+          },
         ]),
       ).toBe('refused');
       await journal.say({ kind: 'cautionRead', caution: 'airSettled' });

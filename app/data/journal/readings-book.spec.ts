@@ -7,6 +7,8 @@ import {
   soundReadings,
   subjectOfCook,
   subjectOfPlace,
+  lastReadC,
+  tooHotAt,
   type CookView,
   type ReadingChunk,
 } from '../../../core/index';
@@ -14,6 +16,7 @@ import { anotherTab, demoHouse, until, type SpecHouse } from '../../testing/hous
 import { Notices } from '../store/notices';
 import { ReadingStore } from '../store/reading-store';
 import { ReadingsFiles, type ReadingsFileWish } from '../work/readings-file';
+import { Journal } from './journal';
 import { ReadingsBook, type Unkept } from './readings-book';
 
 describe('readings', () => {
@@ -30,7 +33,7 @@ describe('readings', () => {
   const chunks = (): Promise<ReadingChunk[]> => setup.db.rows('readings').toArray();
   const startMs = Date.now() - 3 * 3_600_000;
   const line = (minute: number, value: number, channel: Unkept['channel'] = 'coreC'): Unkept => ({
-    cookId: cook().cook.id,
+    subject: subjectOfCook(cook().cook.id),
     source: 'logger',
     channel,
     atMs: startMs + minute * MINUTE_MS,
@@ -51,6 +54,27 @@ describe('readings', () => {
       expect(readingsOf(cook().logs, 'coreC').map((r) => r.value)).toEqual([80, 82, 84]);
     });
 
+    it('of a place tell the house what is new of its air, once, and are nobody’s press', async () => {
+      const air = (minute: number, value: number): Unkept => ({
+        ...line(minute, value, 'airC'),
+        subject: subjectOfPlace('shelf'),
+        source: 'wardrobe',
+      });
+      const noted = () =>
+        setup.house().facts.flatMap((f) => (f.kind === 'placeRead' && f.source === 'wardrobe' ? [f] : []));
+      const before = TestBed.inject(Journal).last()?.entry.id;
+      expect(await book.keep([air(0, 30), air(1, 31)])).toBe('saved');
+      expect(noted().map((f) => [f.placeId, f.celsius])).toEqual([['shelf', 30.5]]);
+      expect(lastReadC(setup.house(), 'shelf')!.celsius).toBe(30.5);
+      expect(tooHotAt(setup.house(), 'shelf', Date.now())!.celsius).toBe(30.5);
+      await book.keep([air(2, 31), air(3, 31)]);
+      expect(noted().length).toBe(1);
+      await book.keep([air(4, 24)]);
+      expect(noted().map((f) => f.celsius)).toEqual([30.5, 24]);
+      expect(TestBed.inject(Journal).last()?.entry.id).toBe(before);
+      expect((await chunks()).map((c) => [c.subject, c.count])).toEqual([['place:shelf', 5]]);
+    });
+
     it('in two tabs grow a chunk each, and neither writes over the other', async () => {
       await book.keep([line(0, 80)]);
       const tab = await anotherTab(setup);
@@ -62,7 +86,7 @@ describe('readings', () => {
     });
 
     it('of a cook that is not here are refused in words, and no chunk is begun', async () => {
-      const lost = { ...line(0, 80), cookId: '018f0000-0000-7000-8000-000000000001' as never };
+      const lost = { ...line(0, 80), subject: subjectOfCook('018f0000-0000-7000-8000-000000000001' as never) };
       expect(await book.keep([line(0, 80), lost])).toBe('refused');
       expect(await chunks()).toEqual([]);
       expect(TestBed.inject(Notices).shown().at(-1)!.text).toMatch(/left out: Cook/);
@@ -155,6 +179,11 @@ describe('readings', () => {
       expect(shares.at(-1)).toBe(1);
       const all = await chunks();
       expect(all.every((c) => c.span <= 86_400 && c.count <= 2000)).toBeTrue();
+      // A fact a day, so that forecasts know how warm it was without reading them all.
+      const days = () =>
+        setup.house().facts.filter((f) => f.kind === 'placeRead' && f.source === 'tent.csv').length;
+      expect(days()).toBeGreaterThan(60);
+      expect(days()).toBeLessThan(75);
       const store = TestBed.inject(ReadingStore);
       const fromMs = Date.now() - DAY_MS * 290;
       const thinner = await store.thinned(subjectOfPlace('tent'), 'airC', {

@@ -1,7 +1,9 @@
 import { Injectable, inject } from '@angular/core';
 import {
   CookChannel,
+  WorthNoting,
   isRefusal,
+  lastReadC,
   checkReadings,
   chunksWith,
   groupBy,
@@ -9,14 +11,16 @@ import {
   logOf,
   newId,
   partsOfSubject,
-  subjectOfCook,
   type ChannelReading,
   type CookId,
-  type CookReading,
+  type Entry,
+  type EntryId,
   type House,
   type Log,
+  type Reading,
   type ReadingChunk,
   type Series,
+  type Subject,
 } from '../../../core/index';
 import { SteadyClock } from '../clock/steady-clock';
 import { HOUSE_DB } from '../store/database';
@@ -25,9 +29,9 @@ import { messageOf } from '../words/message-of';
 import { Stopped } from './stopped';
 import { Writer, type Pen } from './writer';
 
-/** A reading of a cook that is not in the record yet. */
-export interface Unkept extends CookReading {
-  readonly cookId: CookId;
+/** A reading that is not in the record yet. */
+export interface Unkept extends ChannelReading {
+  readonly subject: Subject;
   /** Who read it: shown beside the curve. */
   readonly source: string;
 }
@@ -91,6 +95,9 @@ export class ReadingsBook {
     const logs = new Map<string, Log>();
     /** Chunks that were not here before. */
     const added = new Set<string>();
+    const air = airOf({ ...series, channel: 'airC' });
+    const noting = new WorthNoting(undefined);
+    const reads: Reading[] = [];
     let count = 0;
     try {
       for await (const lines of batches) {
@@ -113,12 +120,17 @@ export class ReadingsBook {
           }
         }
         count += lines.length;
+        reads.push(...noting.add(lines.filter((l) => l.channel === 'airC')));
         if (isStopped()) {
           throw new Stopped('Stopped.');
         }
       }
       if (logs.size > 0) {
         await this.writer.write((pen) => keepLogs(pen, [...logs.values()]));
+      }
+      reads.push(...noting.end());
+      if (air !== undefined && reads.length > 0) {
+        await this.writer.write((pen) => this.noteReads(pen, air, series.source, reads));
       }
       return count;
     } catch (error) {
@@ -154,9 +166,9 @@ export class ReadingsBook {
 
   private async append(pen: Pen, lines: readonly Unkept[]): Promise<ReadonlyMap<string, ReadingChunk>> {
     const open = new Map(this.open);
-    for (const own of groupBy(lines, (l) => `${l.cookId} ${l.channel} ${l.source}`).values()) {
-      const { cookId, channel, source } = own[0]!;
-      const series = { subject: subjectOfCook(cookId), channel, source };
+    for (const own of groupBy(lines, keyOf).values()) {
+      const { subject, channel, source } = own[0]!;
+      const series = { subject, channel, source };
       requireTimes(pen.found.house, series, own, this.clock.now());
       const key = keyOf(series);
       const chunks = chunksWith(open.get(key), series, own, (ms) => newId(ms, Math.random));
@@ -164,11 +176,45 @@ export class ReadingsBook {
       await pen.putAll('readings', signed);
       await keepLogs(
         pen,
-        signed.map((chunk) => logOf(chunk, cookId, channel, this.nowIso())),
+        signed.flatMap((chunk) => this.logOf(chunk) ?? []),
       );
+      const air = airOf(series);
+      if (air !== undefined) {
+        const last = lastReadC(pen.found.house, air);
+        const noting = new WorthNoting(last && { atMs: last.atMs, value: last.celsius });
+        const inTime = [...own].sort((a, b) => a.atMs - b.atMs);
+        await this.noteReads(pen, air, source, [...noting.add(inTime), ...noting.end()]);
+      }
       open.set(key, signed[signed.length - 1]!);
     }
     return open;
+  }
+
+  /** What the house must know of a place's air, as facts; the same once only. */
+  private async noteReads(
+    pen: Pen,
+    placeId: string,
+    source: string,
+    reads: readonly Reading[],
+  ): Promise<void> {
+    const device = await pen.device();
+    const notedAt = this.nowIso();
+    const entries = reads.map(({ atMs, value }): Entry => ({
+      id: idOfName(`${placeId} ${source} ${atMs}`) as EntryId,
+      schemaVersion: 1,
+      at: new Date(atMs).toISOString(),
+      notedAt,
+      device,
+      ...this.writer.who(),
+      kind: 'placeRead',
+      placeId,
+      celsius: Math.min(70, Math.max(-40, value)),
+      source,
+    }));
+    await pen.addAll(
+      'entries',
+      entries.filter((e) => !pen.found.house.entryById.has(e.id)),
+    );
   }
 
   private async chunksOf(
@@ -216,7 +262,7 @@ function keptLog(pen: Pen, { id, cookId }: Log): Log | undefined {
   return pen.found.house.cookById.get(cookId)?.logRows.find((l) => l.id === id);
 }
 
-function keyOf({ subject, channel, source }: Series): string {
+function keyOf({ subject, channel, source }: Pick<Series, 'subject' | 'channel' | 'source'>): string {
   return `${subject} ${channel} ${source}`;
 }
 
@@ -230,6 +276,12 @@ function requireTimes(
   const fromMs = times.reduce((a, b) => Math.min(a, b));
   const toMs = times.reduce((a, b) => Math.max(a, b));
   checkReadings(house, subject, { fromMs, toMs }, nowMs);
+}
+
+/** The place whose air these readings are of; undefined for others. */
+function airOf({ subject, channel }: Pick<Series, 'subject' | 'channel'>): string | undefined {
+  const { kind, id } = partsOfSubject(subject);
+  return kind === 'place' && channel === 'airC' ? id : undefined;
 }
 
 function cookOf({ subject, channel }: ReadingChunk): { id: CookId; channel: CookChannel } | undefined {

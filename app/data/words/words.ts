@@ -303,7 +303,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'keptAsControl':
       return `${vessels} kept as a control`;
     case 'placeRead':
-      return `${placeWords(entry.placeId, house)} read ${thermometerWords(entry.celsius)}`;
+      return `${placeWords(entry.placeId, house)} read ${thermometerWords(entry.celsius)}${entry.source === undefined ? '' : ` by ${entry.source}`}`;
     case 'placeSet': {
       const place = placeWords(entry.placeId, house);
       return entry.celsius === undefined

@@ -8,7 +8,9 @@ import {
   signal,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { format } from 'date-fns';
 import type { EChartsCoreOption } from 'echarts/core';
 import {
   DAY_MS,
@@ -28,8 +30,11 @@ import {
 } from '../../../core/index';
 import { shownUnit } from '../../data/words/measure-words';
 import { Time } from '../../data/clock/time';
+import { ClimateFeed } from '../../data/devices/climate-feed';
+import type { Feed } from '../../data/devices/kept-feed';
 import { Night } from '../../data/devices/night';
 import { HouseStore } from '../../data/store/house-store';
+import { WHICH_HOUSE } from '../../data/store/which-house';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
 import { lastKnown } from '../../data/views/last-known';
 import { CHANNEL_WORDS, channelFigure, channelWords, shortTime } from '../../data/words/words';
@@ -52,7 +57,7 @@ const TENT = subjectOfPlace('tent');
 /** What loggers read of the tent: one channel at a time, its least and most of each moment, silences left empty. */
 @Component({
   selector: 'nw-climate',
-  imports: [Chart, Fold, MatButtonToggle, MatButtonToggleGroup, ReadingsImport],
+  imports: [Chart, Fold, MatButton, MatButtonToggle, MatButtonToggleGroup, ReadingsImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './climate.html',
   styleUrl: './climate.scss',
@@ -63,6 +68,14 @@ export class Climate {
   private readonly night = inject(Night);
   private readonly time = inject(Time);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  private readonly climateFeed = inject(ClimateFeed);
+  protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
+  protected readonly feed = this.climateFeed.feed;
+  protected readonly heard = computed(() => {
+    const atMs = this.climateFeed.heardAtMs();
+    return atMs === undefined ? ', not heard yet' : `, heard ${format(atMs, 'HH:mm')}`;
+  });
 
   protected readonly tent = TENT;
   protected readonly spans = SPANS;
@@ -154,6 +167,14 @@ export class Climate {
     const value = this.drawn();
     return value && this.optionsOf(value);
   });
+
+  protected listen(kind: Feed['kind']): void {
+    this.climateFeed.start({ kind, placeId: 'tent' });
+  }
+
+  protected stopListening(): void {
+    this.climateFeed.stop();
+  }
 
   protected show(channel: Channel): void {
     this.chosen.set(channel);

@@ -7,7 +7,7 @@ import type { Fact } from '../../record/effective.js';
 import type { VesselState } from './vessel-state.js';
 
 /** What was read holds so long; then a place is as warm as it is set again. Our choice. */
-const READ_HOLDS_MS = 3 * DAY_MS;
+export const READ_HOLDS_MS = 3 * DAY_MS;
 
 /** What a thermometer at a place showed. */
 export interface PlaceRead {
