@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
   SEEN_COLORS,
@@ -14,6 +23,7 @@ import {
 } from '../../core/index';
 import { COLOR_WORDS, GUIDE_WORDS, SMELL_WORDS, TEXTURE_WORDS } from '../data/words/guide-words';
 import { CONTAMINANT_WORDS } from '../data/words/words';
+import { LookDrawing } from './look-drawing';
 import { Chips, choicesOf } from './form/chips';
 
 /** What is told of: the likeliest, and nothing that is hardly so. */
@@ -25,19 +35,25 @@ const MAY_BE = 0.25;
 /** What it could be, from what is seen: ranked, with what else looks so and how fast to act. */
 @Component({
   selector: 'nw-trouble-guide',
-  imports: [Chips, MatButton],
+  imports: [Chips, LookDrawing, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>What do you see?</p>
     <nw-chips name="Color" [options]="colors" [value]="color()" (chosen)="color.set($event)" />
+    @if (told()[0]; as first) {
+      <button type="button" matButton="elevated" class="deed answer" (click)="toAnswer()">
+        {{ first.name }}, {{ first.how }}: read on
+      </button>
+    }
     <nw-chips name="Texture" [options]="textures" [value]="texture()" (chosen)="texture.set($event)" />
     <p class="small">
       Smell only at the filter of one that looks sound, never a dusty one; not at all with asthma.
     </p>
     <nw-chips name="Smell at the filter" [options]="smells" [value]="smell()" (chosen)="smell.set($event)" />
-    <ol aria-live="polite">
+    <ol #answer aria-live="polite">
       @for (one of told(); track one.candidate) {
         <li [class.harmless]="one.kind === undefined">
+          <nw-look-drawing [of]="one.candidate" />
           <strong>{{ one.name }}</strong> <span class="soft">{{ one.how }}</span> <span>{{ one.looks }}</span>
           <span>{{ one.act }}</span>
           @if (one.kind; as kind) {
@@ -65,6 +81,15 @@ const MAY_BE = 0.25;
       padding: 0;
       list-style: none;
     }
+    .answer {
+      display: none;
+    }
+    /* On a phone the answer lies below what is asked: its first line stands where the color is chosen. */
+    @media (max-width: 820px) {
+      .answer {
+        display: block;
+      }
+    }
     .harmless strong {
       color: var(--done);
     }
@@ -81,6 +106,12 @@ export class TroubleGuide {
   protected readonly color = signal<SeenColor | undefined>(undefined);
   protected readonly texture = signal<SeenTexture | undefined>(undefined);
   protected readonly smell = signal<SeenSmell | undefined>(undefined);
+
+  private readonly answer = viewChild<ElementRef<HTMLElement>>('answer');
+
+  protected toAnswer(): void {
+    this.answer()?.nativeElement.scrollIntoView({ block: 'start' });
+  }
 
   protected readonly told = computed(() => {
     const looks = { color: this.color(), texture: this.texture(), smell: this.smell() };

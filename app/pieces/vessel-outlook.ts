@@ -70,14 +70,14 @@ export class VesselOutlook {
     return stands && standingWords(stands);
   });
   protected readonly isSlow = computed(() => ['stalled', 'laggard'].includes(this.stands()?.kind ?? ''));
-  /** What is still to come: a third is the time to shake, firm the time to open. */
+  /** What is still to come beside the range of full: a third is the time to shake, firm the time to open. */
   protected readonly milestones = computed(() => {
     const { state, batch } = this.vessel();
     const [forecast, startMs] = [this.forecast(), Date.parse(state.inoculatedAt ?? '')];
     if (forecast === undefined || state.phase !== 'running') {
       return [];
     }
-    const { thirdDay, fullDay, firmDay } = milestonesOf(forecast);
+    const { thirdDay, firmDay } = milestonesOf(forecast);
     const atMs = (day: number) => startMs + day * DAY_MS;
     const all = [
       {
@@ -85,7 +85,6 @@ export class VesselOutlook {
         words: 'a third',
         isAsked: batch.stage === 'grain' && state.shakenAt === undefined,
       },
-      { ms: atMs(fullDay), words: 'full', isAsked: !isRunFull(this.vessel()) },
       {
         ms: firmMsOf(this.vessel()) ?? atMs(firmDay),
         words: 'firm, to be opened',
@@ -98,7 +97,7 @@ export class VesselOutlook {
   });
   protected readonly restsOn = computed(() => {
     const runs = this.store.house()?.batchById.get(this.vessel().batch.id)?.ownRuns ?? 0;
-    return this.milestones().length === 0 || runs === 0
+    return this.forecast() === undefined || isRunFull(this.vessel()) || runs === 0
       ? ''
       : `By its looks, those of its siblings and ${runs === 1 ? 'one earlier run' : `${runs} earlier runs`} here.`;
   });

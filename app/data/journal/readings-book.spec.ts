@@ -86,7 +86,10 @@ describe('readings', () => {
     });
 
     it('of a cook that is not here are refused in words, and no chunk is begun', async () => {
-      const lost = { ...line(0, 80), subject: subjectOfCook('018f0000-0000-7000-8000-000000000001' as never) };
+      const lost = {
+        ...line(0, 80),
+        subject: subjectOfCook('018f0000-0000-7000-8000-000000000001' as never),
+      };
       expect(await book.keep([line(0, 80), lost])).toBe('refused');
       expect(await chunks()).toEqual([]);
       expect(TestBed.inject(Notices).shown().at(-1)!.text).toMatch(/left out: Cook/);
