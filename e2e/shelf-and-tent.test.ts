@@ -79,7 +79,7 @@ test('a place of one’s own takes a block, its warmth is read, and it is kept o
   page,
 }) => {
   await openDemo(page, 'tent');
-  await button(page, 'Places, warmth').click();
+  await button(page, 'Places, warmth, rhythm').click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('combobox', { name: 'Place', exact: true }).click();
   await page.getByRole('option', { name: 'Another place' }).click();
@@ -98,6 +98,31 @@ test('a place of one’s own takes a block, its warmth is read, and it is kept o
   await last(page, 'B28-3 to Bathroom');
   await page.reload();
   await expect(page.getByText('18.4 °C read').first()).toBeVisible();
+});
+
+test('what a logger posts of a room is heard in the tent, and again after a reload', async ({
+  page,
+  request,
+}) => {
+  await openDemo(page, 'tent');
+  const post = (channel: string, value: number) =>
+    request.post('/instruments/readings', {
+      data: {
+        source: 'tent probe',
+        readings: [{ at: new Date(Date.now() - 1000).toISOString(), channel, value }],
+      },
+    });
+  expect((await post('humour', 3)).status()).toBe(422);
+  await button(page, 'A logger in the tent').click();
+  await button(page, 'Listen to a logger').click();
+  await expect(async () => {
+    await post('co2Ppm', 1440);
+    await expect(page.getByText(/CO₂ 1\s?440 ppm: above/)).toBeVisible({ timeout: 2000 });
+  }).toPass({ timeout: 20_000 });
+  await page.reload();
+  await button(page, 'A logger in the tent').click();
+  await expect(page.getByText('A logger on this machine')).toBeVisible();
+  await button(page, 'Stop listening').click();
 });
 
 test('two blocks are broken up into a tub, which takes their place; one undo brings them back', async ({

@@ -81,6 +81,26 @@ describe('one vessel, large', () => {
     expect(vessel('G27-15').state.marks.at(-1)!.fraction).toBe(1);
   });
 
+  it('takes layers of a tub from the bottom up, and a casing over all of its batch', async () => {
+    await open('B29-1');
+    expect(page.text()).toContain('Layers and casing');
+    await page.fill('Depth', '0');
+    await page.press('Laid in B29-1');
+    expect(page.text()).toContain('Depth must be between 1 and 400 mm. You gave 0 mm.');
+    await page.fill('Depth', '120');
+    await page.press('Laid in B29-1');
+    await page.fill('Depth', '35');
+    await page.fill('Made of', 'peat and lime');
+    await page.press(/^Laid in all 2 of B29/);
+    expect(vessel('B29-1').state.layers).toEqual([
+      { of: 'mix', depthMm: 120 },
+      { of: 'mix', depthMm: 35, name: 'peat and lime' },
+    ]);
+    expect(vessel('B29-2').state.layers).toEqual([{ of: 'mix', depthMm: 35, name: 'peat and lime' }]);
+    await open('G27-15');
+    expect(page.text()).not.toContain('Layers and casing');
+  });
+
   it('shows what trouble and what is none look like, each drawn by itself', async () => {
     await open('G27-15');
     await page.press('Suspect');

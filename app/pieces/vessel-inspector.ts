@@ -68,6 +68,7 @@ import { Dialogs } from './dialogs';
 import { FateList } from './fate-list';
 import { Fold } from './fold';
 import { Labels } from './labels';
+import { LayerForm } from './layer-form';
 import { PhotoLook } from './photo-look';
 import { PhotoPicker } from './photo-picker';
 import { Photos } from './photos';
@@ -94,6 +95,7 @@ const LEVELS = [1, 0.9, 0.75, 0.5, 0.33, 0.2, 0] as const;
     Chips,
     FateList,
     Fold,
+    LayerForm,
     MatButton,
     MatMenu,
     MatMenuItem,
@@ -229,6 +231,11 @@ export class VesselInspector {
   protected readonly fruits = computed(() => isFruiting(this.vessel()));
   /** What runs through may show pins before it has run full. */
   protected readonly mayPin = computed(() => this.isRun() && this.isRunning() && !this.fruits());
+  /** What is filled here, or runs here, layer by layer. */
+  protected readonly takesLayers = computed(() => {
+    const { batch, state } = this.vessel();
+    return batch.stage === 'bulk' && ['cooked', 'running', 'opened'].includes(state.phase);
+  });
   protected readonly waits = computed(() => this.vessel().state.phase === 'cooked');
   protected readonly isControl = computed(() => this.vessel().state.isControl === true);
   protected readonly elsewhere = computed(() => {

@@ -57,7 +57,7 @@ export const REPOT_WORDS: Readonly<Record<RepotHow, string>> = {
   chopped: 'chopped',
 };
 
-const LAYER_WORDS: Readonly<Record<LayerOf, string>> = {
+export const LAYER_WORDS: Readonly<Record<LayerOf, string>> = {
   perlite: 'wet perlite',
   spawn: 'spawn',
   substrate: 'substrate',

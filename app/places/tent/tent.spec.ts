@@ -51,6 +51,22 @@ describe('the Tent', () => {
       expect(words[3]).toMatch(/B28-3 ?pins ?cut about/);
     });
 
+    it('notes mist and air of the tent, and says when it was done last', async () => {
+      expect(tent.text()).toMatch(/Misted ?last \d\d:\d\d/);
+      await tent.press(/^Fanned/);
+      const fact = setup.house().facts.findLast((f) => f.kind === 'tended');
+      expect(fact).toEqual(jasmine.objectContaining({ placeId: 'tent', how: 'fanned' }));
+      expect(tent.text()).toMatch(/Fanned ?last \d\d:\d\d/);
+    });
+
+    it('says when spores fall, and on how many flushes that rests; one stands cold for a night', async () => {
+      expect(tent.text()).toMatch(/Cut \d+.* before spores fall about .*: by 12 flushes of yours\./);
+      await tent.fill('Stood cold', '14');
+      await tent.press('Note it');
+      expect(block('B28-2').state.chills.map((c) => c.hours)).toEqual([14]);
+      expect(tent.text()).toMatch(/Last \d+ \w+, for 14 h\./);
+    });
+
     it('shows a tub that bears with its lid on as a tub, where it stands, and takes its pins', async () => {
       const drawn = [...tent.host.querySelectorAll('.block')].at(-1)!;
       expect(drawn.textContent.replace(/\s+/g, ' ').trim()).toMatch(
