@@ -29,31 +29,29 @@ const LATEST = 60;
  */
 export function frontOf(house: House): NewRows | undefined {
   const { index, vesselRows, batchRows, cookRows, batchNames } = house.workings;
-  const kept = new Set(vesselsInHand(house).map((v) => v.vessel.id));
-  // What ran full before tells when they will.
-  for (const view of house.inHand) {
-    for (const { batchId } of runsBefore(view, house.workings.runs)) {
-      house.batchById.get(batchId)?.vessels.forEach((v) => kept.add(v.vessel.id));
-    }
-  }
-  for (const speciesId of new Set(house.inHand.flatMap((b) => b.species?.id ?? []))) {
-    cutLately(speciesId, house).forEach((v) => kept.add(v.vessel.id));
-  }
-  const facts = new Set(factsAbout(house, kept));
-  placeFacts(house, kept).forEach((f) => facts.add(f));
+  const inHand = new Set(vesselsInHand(house).map((v) => v.vessel.id));
+  const vessels = new Set([...inHand, ...telling(house)]);
+  const facts = new Set(factsAbout(house, inHand));
+  placeFacts(house, vessels).forEach((f) => facts.add(f));
   // A cook may go on though all that was in it is given up.
   cooksOn(house).forEach(({ cook }) => index.ofCook.get(cook.id)?.forEach((f) => facts.add(f)));
-  const vessels = new Set(kept);
   const batchOf = (id: VesselId) => index.ofBatch.get(vesselRows.get(id)?.batchId as BatchId);
+  const tell = (id: VesselId, isAsked: (kind: Fact['kind']) => boolean) => {
+    vessels.add(id);
+    index.ofVessel.get(id)?.forEach((f) => isAsked(f.kind) && facts.add(f));
+    batchOf(id)?.forEach((f) => f.kind === 'putAway' && facts.add(f));
+  };
   // What grows in a vessel is named by the first culture before it, however far back; those that are gone must say so.
-  for (const id of [...kept].flatMap((v) => ancestors(house.lineage, v))) {
-    if (!vessels.has(id)) {
-      vessels.add(id);
-      const own = index.ofVessel.get(id) ?? [];
-      own.forEach((f) => OF_ANCESTORS.has(f.kind) && facts.add(f));
-      batchOf(id)?.forEach((f) => f.kind === 'putAway' && facts.add(f));
-    }
-  }
+  const before = [...vessels].flatMap((v) => ancestors(house.lineage, v)).filter((id) => !vessels.has(id));
+  // How they were cooked tells nothing, and would bring what stood beside them along.
+  [...vessels]
+    .filter((id) => !inHand.has(id))
+    .forEach((id) => {
+      tell(id, (kind) => kind !== 'cookLoaded');
+    });
+  before.forEach((id) => {
+    tell(id, (kind) => OF_ANCESTORS.has(kind));
+  });
   if (facts.size > MOST_ENTRIES) {
     return undefined;
   }
@@ -89,6 +87,16 @@ export function frontOf(house: House): NewRows | undefined {
     logs: [...cooks].flatMap((id) => house.workings.logsOf.get(id) ?? []),
     entries: [...entries.values()],
   };
+}
+
+/** Vessels that are gone and tell of those in hand: when like ones were full before, and how long their pins took. */
+function telling(house: House): readonly VesselId[] {
+  const runs = house.inHand.flatMap((view) => runsBefore(view, house.workings.runs));
+  const species = new Set(house.inHand.flatMap((b) => b.species?.id ?? []));
+  return [
+    ...runs.flatMap(({ batchId }) => house.batchById.get(batchId)?.vessels ?? []),
+    ...[...species].flatMap((id) => cutLately(id, house)),
+  ].map((v) => v.vessel.id);
 }
 
 /** How warm places were while these ran, what each was kept at, and when each was misted: forecasts and rhythms go by it. */

@@ -70,7 +70,7 @@ describe('opening a house', () => {
     expect(ready.map((s) => s.isWhole)).toEqual([false, true]);
     const inHand = setup.house().inHand.map((b) => b.code);
     expect(ready.map((s) => s.house.inHand.map((b) => b.code))).toEqual([inHand, inHand]);
-    expect(ready[0]!.house.batches.length).toBeLessThan(setup.house().batches.length);
+    expect(ready[0]!.house.facts.length).toBeLessThan(setup.house().facts.length);
     expect(whole.house.batches.length).toBe(setup.house().batches.length);
   });
 
