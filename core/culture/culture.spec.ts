@@ -14,6 +14,7 @@ import {
 } from '../index.js';
 import { usualDose } from './transfers.js';
 import { START_MS } from '../testing/sample-house.js';
+import { normalDraw } from '../testing/normal-draw.js';
 
 const { vesselTypes } = shippedDefinitions(new Date(START_MS).toISOString());
 const vessel = (id: string) => vesselTypes.find((v) => v.id === id)!;
@@ -88,7 +89,7 @@ describe('radial growth', () => {
 
   it('holds the true speed in 8 of 10, over rulers that err by half a millimeter up to two', () => {
     const random = seededRandom(17);
-    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const normal = () => normalDraw(random);
     const even = () => (random() - 0.5) * Math.sqrt(12);
     for (const noise of [normal, even]) {
       for (const days of [

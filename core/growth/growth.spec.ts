@@ -11,6 +11,7 @@ import { outOfRange, refused } from '../testing/refused.js';
 import { fractionOf, shareRun, type Curve, type CurveShape } from './curve.js';
 import { fitPooled } from './pooled-fit.js';
 import { inverse } from '../base/three-by-three.js';
+import { normalDraw } from '../testing/normal-draw.js';
 
 const LOGISTIC: CurveShape = { family: 'logistic', lagShare: 0 };
 const SHAPES: readonly CurveShape[] = [
@@ -156,7 +157,7 @@ describe('the forecast of full colonization', () => {
     const judged = Array.from({ length: 40 }, () =>
       [2, 4, 6].map((day) => ({
         day,
-        fraction: fractionOf({ shape, fullDay: 24, midShare: 0.62 }, day) + 0.07 * normal(random),
+        fraction: fractionOf({ shape, fullDay: 24, midShare: 0.62 }, day) + 0.07 * normalDraw(random),
       })),
     );
     const cut = judged.map((marks) => ({
@@ -216,17 +217,17 @@ describe('the forecast of full colonization', () => {
 
 /** Batches of eight by a law of their own, judged to seven points on days 4, 7, 10 … while they are not full. */
 const LAWS: Readonly<Record<string, (random: () => number) => (fullDay: number) => Law>> = {
-  'our own': (random) => curveLaw(LOGISTIC, 0.6 + 0.07 * normal(random)),
+  'our own': (random) => curveLaw(LOGISTIC, 0.6 + 0.07 * normalDraw(random)),
   'Avrami with a lag of one to three days': (random) =>
-    curveLaw({ family: 'avrami', lagShare: (1 + 2 * random()) / 17 }, 0.58 + 0.06 * normal(random)),
+    curveLaw({ family: 'avrami', lagShare: (1 + 2 * random()) / 17 }, 0.58 + 0.06 * normalDraw(random)),
   'Gompertz with a lag of two days': () => (fullDay) => ({
     fullDay,
     fraction: (day) =>
       day <= 2 ? 0 : fractionOf({ shape: SHAPES[1]!, fullDay: fullDay - 2, midShare: 0.5 }, day - 2),
   }),
   'a change at the shake': (random) => {
-    const [speed, shakenDay] = [Math.exp(0.1 + 0.3 * normal(random)), 5 + 3 * random()];
-    const law = curveLaw(LOGISTIC, 0.6 + 0.07 * normal(random));
+    const [speed, shakenDay] = [Math.exp(0.1 + 0.3 * normalDraw(random)), 5 + 3 * random()];
+    const law = curveLaw(LOGISTIC, 0.6 + 0.07 * normalDraw(random));
     return (fullDay) => ({
       shakenDay,
       fullDay: fullDay > shakenDay ? shakenDay + (fullDay - shakenDay) / speed : fullDay,
@@ -246,10 +247,6 @@ function curveLaw(shape: CurveShape, midShare: number): (fullDay: number) => Law
   return (fullDay) => ({ fullDay, fraction: (day) => fractionOf({ shape, fullDay, midShare: mid }, day) });
 }
 
-function normal(random: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
-
 describe('a stated 8 in 10 of full days', () => {
   const [VESSELS, RUNS] = [8, 100];
   for (const [words, lawOf] of Object.entries(LAWS)) {
@@ -260,14 +257,16 @@ describe('a stated 8 in 10 of full days', () => {
       for (const looks of [1, 2, 3, 5]) {
         for (let run = 0; run < RUNS; run++) {
           const law = lawOf(random);
-          const ofBatch = PRIOR.fullDay * Math.exp(sigma * normal(random));
-          const truths = Array.from({ length: VESSELS }, () => law(ofBatch * Math.exp(0.1 * normal(random))));
+          const ofBatch = PRIOR.fullDay * Math.exp(sigma * normalDraw(random));
+          const truths = Array.from({ length: VESSELS }, () =>
+            law(ofBatch * Math.exp(0.1 * normalDraw(random))),
+          );
           const days = Array.from({ length: looks }, (_, i) => 4 + 3 * i).filter((d) => d < 0.95 * ofBatch);
           const seen = truths.map(({ fraction, shakenDay }) => ({
             shakenDay,
             marks: days.map((day) => ({
               day,
-              fraction: Math.min(1, Math.max(0, fraction(day) + 0.07 * normal(random))),
+              fraction: Math.min(1, Math.max(0, fraction(day) + 0.07 * normalDraw(random))),
             })),
           }));
           const { vessels, batch } = forecastTogether(seen, PRIOR);

@@ -1,13 +1,10 @@
 import { seededRandom } from '../index.js';
 import { narrowed, ownRunOf } from './own-runs.js';
+import { normalDraw } from '../testing/normal-draw.js';
 
 const PRIOR = { fullDay: 17, low: 12, high: 24 };
 const SIGMA = Math.log(PRIOR.high / PRIOR.low) / 2.5632;
 const surely = (day: number) => ({ lnFull: Math.log(day), variance: 0.1 ** 2 / 8 });
-
-function normal(random: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
 
 describe('runs of one’s own', () => {
   it('were full between the last look below and the first at 95 %', () => {
@@ -50,14 +47,14 @@ describe('runs of one’s own', () => {
     const random = seededRandom(5);
     let within = 0;
     for (let house = 0; house < houses; house++) {
-      const usual = Math.log(PRIOR.fullDay) + betweenHouses * normal(random);
-      const vessel = () => usual + betweenRuns * normal(random);
+      const usual = Math.log(PRIOR.fullDay) + betweenHouses * normalDraw(random);
+      const vessel = () => usual + betweenRuns * normalDraw(random);
       const known = Array.from({ length: runs }, () => {
         const variance = 0.1 ** 2 / 8;
-        return { lnFull: vessel() + Math.sqrt(variance) * normal(random), variance };
+        return { lnFull: vessel() + Math.sqrt(variance) * normalDraw(random), variance };
       });
       const { low, high } = narrowed(PRIOR, known);
-      const next = Math.exp(vessel() + 0.1 * normal(random));
+      const next = Math.exp(vessel() + 0.1 * normalDraw(random));
       within += next >= low && next <= high ? 1 : 0;
     }
     return within / houses;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { pourWindow, saturationPressure, seededRandom, unlessRefused, type Likely } from '../index.js';
 import { excessAfter } from './cooling.js';
 import { outOfRange, refused } from '../testing/refused.js';
+import { normalDraw } from '../testing/normal-draw.js';
 
 describe('the pour', () => {
   const at = (rate: number, minutes: number) => ({ minutes, celsius: 20 + excessAfter(65, minutes, rate) });
@@ -22,7 +23,7 @@ describe('the pour', () => {
 
   it('holds in 8 of 10 pours, whatever the law: moving air, still air, and still air with steam off it while hot', () => {
     const random = seededRandom(7);
-    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const normal = () => normalDraw(random);
     const roomC = 20;
     // °C per minute at 80 °C they all fall alike; the third is by vapor pressure, which the forecast does not know.
     const still = (excess: number) => excess ** 1.25 / 156;

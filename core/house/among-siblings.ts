@@ -37,14 +37,16 @@ const LATE_TIMES = 1.2;
 const APART_DAYS = 2;
 /** Who leads is ahead by so much; less is chance. Our choice. */
 const AHEAD_TIMES = 0.95;
+/** Of fewer no middle can be told. Our choice. */
 const LEAST_SIBLINGS = 3;
-/** Where it grows at less than half its usual pace, or a tenth above the best is passed. Our choice. */
+/** Where it grows at less than half its usual pace. Our choice. */
 const COLD_RATE = 0.5;
 /** It looks worse than it is after a shake. Common practice, no source. */
 const SHAKEN_DAYS = 5;
 /** Pins follow a drop of so much within so many days. From memory. */
 const DROP_C = 3;
 const PINS_AFTER_DAYS = 10;
+/** Of the mean of its siblings. Our choice. */
 const LESS_DOSE = 0.75;
 
 /** What is to be said of a sound, running vessel; undefined where it is as its siblings are. */

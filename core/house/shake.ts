@@ -1,10 +1,9 @@
 import { DAY_MS } from '../base/time.js';
-import { dayOfFraction, expectedFraction, type ColonizationForecast } from '../growth/forecast.js';
+import { expectedFraction, type ColonizationForecast } from '../growth/forecast.js';
+import { thirdDayOf } from '../growth/milestones.js';
 import type { BatchView, House, VesselView } from './derive/house.js';
 import { runningVessels } from './running.js';
 
-/** Shake once at about a third. Common practice, no source. */
-const SHAKE_AT = 1 / 3;
 /** Hardly anything is left to spread by then. Our choice. */
 const TOO_LATE = 0.9;
 
@@ -50,12 +49,7 @@ export function toShake(view: BatchView, house: House, nowMs: number): ToShake |
   };
 }
 
-/** Asked for each jar whenever the day is told; a forecast never changes. */
-const shakeDays = new WeakMap<ColonizationForecast, number>();
-
 /** Day of a third, not before the first: until then everything only rests. */
 function shakeDayOf(forecast: ColonizationForecast): number {
-  const known = shakeDays.get(forecast) ?? Math.max(dayOfFraction(forecast, SHAKE_AT), 1);
-  shakeDays.set(forecast, known);
-  return known;
+  return Math.max(thirdDayOf(forecast), 1);
 }

@@ -1,7 +1,7 @@
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import * as z from 'zod';
 import { FAULTS, seededRandom, standInCook, standInTent } from '../../core/index.js';
-import { Streams } from './event-stream.js';
+import { Streams, type EventStream } from './event-stream.js';
 
 const number = (least: number, most: number, usual: number) =>
   z.coerce.number().min(least).max(most).default(usual);
@@ -38,13 +38,23 @@ const SCALE_SETTLES_IN = 8;
 export function standIns(): Router {
   const router = Router();
   const streams = new Streams(MOST_STREAMS);
-  router.get('/canner', (req, res, next) => {
-    const query = asked(CannerQuery, req);
-    if (!query.success) {
-      next(query.error);
-      return;
-    }
-    const { speed, from, seed, comeUp, vent, hold, faultAt, dropouts, ...rest } = query.data;
+  /** One instrument: what it is asked for is checked, and its stream begins when it is ready to speak. */
+  const serve = <T>(
+    path: string,
+    schema: z.ZodType<T>,
+    speak: (query: T, begin: () => EventStream | undefined) => void,
+  ) => {
+    router.get(path, (req, res, next) => {
+      const query = schema.safeParse(req.query);
+      if (query.success) {
+        speak(query.data, () => streams.begin(res));
+      } else {
+        next(query.error);
+      }
+    });
+  };
+  serve('/canner', CannerQuery, (query, begin) => {
+    const { speed, from, seed, comeUp, vent, hold, faultAt, dropouts, ...rest } = query;
     const readings = standInCook(
       {
         ...rest,
@@ -56,7 +66,7 @@ export function standIns(): Router {
       },
       seededRandom(seed),
     ).filter((r) => r.second >= from);
-    const stream = streams.begin(res);
+    const stream = begin();
     if (stream === undefined) {
       return;
     }
@@ -78,14 +88,9 @@ export function standIns(): Router {
       clearInterval(timer);
     });
   });
-  router.get('/tent', (req, res, next) => {
-    const query = asked(TentQuery, req);
-    if (!query.success) {
-      next(query.error);
-      return;
-    }
-    const random = seededRandom(query.data.seed);
-    const stream = streams.begin(res);
+  serve('/tent', TentQuery, (query, begin) => {
+    const random = seededRandom(query.seed);
+    const stream = begin();
     if (stream === undefined) {
       return;
     }
@@ -101,36 +106,27 @@ export function standIns(): Router {
       stream.send({ source: 'pretended tent', readings });
     };
     speak();
-    const timer = setInterval(speak, query.data.every * 1000);
+    const timer = setInterval(speak, query.every * 1000);
     stream.onEnd(() => {
       clearInterval(timer);
     });
   });
-  router.get('/scale', (req, res, next) => {
-    const query = asked(ScaleQuery, req);
-    if (!query.success) {
-      next(query.error);
-      return;
-    }
-    const random = seededRandom(query.data.seed);
-    const stream = streams.begin(res);
+  serve('/scale', ScaleQuery, (query, begin) => {
+    const random = seededRandom(query.seed);
+    const stream = begin();
     if (stream === undefined) {
       return;
     }
     let n = 0;
     const timer = setInterval(() => {
       const swing =
-        n < SCALE_SETTLES_IN ? (random() - 0.5) * 0.2 * query.data.grams * (1 - n / SCALE_SETTLES_IN) : 0;
+        n < SCALE_SETTLES_IN ? (random() - 0.5) * 0.2 * query.grams * (1 - n / SCALE_SETTLES_IN) : 0;
       n++;
-      stream.send({ grams: Math.round(query.data.grams + swing), steady: n > SCALE_SETTLES_IN });
+      stream.send({ grams: Math.round(query.grams + swing), steady: n > SCALE_SETTLES_IN });
     }, SCALE_EVERY_MS);
     stream.onEnd(() => {
       clearInterval(timer);
     });
   });
   return router;
-}
-
-function asked<T>(schema: z.ZodType<T>, req: Request) {
-  return schema.safeParse(req.query);
 }

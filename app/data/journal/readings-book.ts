@@ -125,12 +125,14 @@ export class ReadingsBook {
           throw new Stopped('Stopped.');
         }
       }
-      if (logs.size > 0) {
-        await this.writer.write((pen) => keepLogs(pen, [...logs.values()]));
-      }
       reads.push(...noting.end());
-      if (air !== undefined && reads.length > 0) {
-        await this.writer.write((pen) => this.noteReads(pen, air, series.source, reads));
+      if (logs.size + reads.length > 0) {
+        await this.writer.write(async (pen) => {
+          await keepLogs(pen, [...logs.values()]);
+          if (air !== undefined) {
+            await this.noteReads(pen, air, series.source, reads);
+          }
+        });
       }
       return count;
     } catch (error) {

@@ -7,6 +7,7 @@ import {
   type Observation,
   type Run,
 } from '../../index.js';
+import { normalDraw } from '../../testing/normal-draw.js';
 
 const RUN: Run = {
   load: {
@@ -36,7 +37,7 @@ const TRUTHS = 24;
 describe('what one probe showed', () => {
   it('holds 8 in 10 of the other jars of its cook and of the next cook, though the probe is off', () => {
     const random = seededRandom(41);
-    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const normal = () => normalDraw(random);
     const held = { sameVessel: 0, sameCook: 0, nextCook: 0 };
     for (let k = 0; k < TRUTHS; k++) {
       const house = normal();

@@ -5,6 +5,7 @@ import type { Draws } from '../load/draws.js';
 import { HEAT_NORMALS, SPORE_NORMALS } from '../load/uncertain-load.js';
 import { chancesOf, numbersOf, sporesOfRow } from './spoilage.js';
 import { Survivors } from './survivors.js';
+import { normalDraw } from '../../testing/normal-draw.js';
 
 type Random = () => number;
 
@@ -17,22 +18,21 @@ interface Law {
 }
 
 const TENTH = 1.2816;
-const normal = (random: Random) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 const poisson = (left: number) => -Math.expm1(-left);
 
 const LAWS: Readonly<Record<string, Law>> = {
-  'our own': { unsure: normal, spoils: poisson },
+  'our own': { unsure: normalDraw, spoils: poisson },
   'even on a logarithmic scale': { unsure: (random) => (2 * random() - 1) * (TENTH / 0.8), spoils: poisson },
   // Student's with five degrees of freedom: 8 in 10 within 1.476.
   'with long tails': {
     unsure: (random) => {
-      const squares = Array.from({ length: 5 }, () => normal(random) ** 2);
-      return (normal(random) / Math.sqrt(squares.reduce((a, b) => a + b, 0) / 5)) * (TENTH / 1.476);
+      const squares = Array.from({ length: 5 }, () => normalDraw(random) ** 2);
+      return (normalDraw(random) / Math.sqrt(squares.reduce((a, b) => a + b, 0) / 5)) * (TENTH / 1.476);
     },
     spoils: poisson,
   },
   // Gamma of shape a half and Poisson: most grains carry none, some carry many.
-  'spores in clumps': { unsure: normal, spoils: (left) => 1 - (1 + left / 0.5) ** -0.5 },
+  'spores in clumps': { unsure: normalDraw, spoils: (left) => 1 - (1 + left / 0.5) ** -0.5 },
 };
 
 const COUNT = 8;

@@ -1,5 +1,6 @@
 import { isForetold, marksByClock } from './forecast.js';
 import { ownRunOf, type OwnRun } from '../../growth/own-runs.js';
+import { FULL } from '../../growth/curve.js';
 import type { BatchId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
 import type { BatchView } from './house.js';
@@ -72,7 +73,8 @@ export function sameRuns(a: readonly HouseRun[], b: readonly HouseRun[]): boolea
 function runOf({ vessels }: BatchView, warmth: Warmth): OwnRun | undefined {
   return ownRunOf(
     vessels
-      .filter(({ state }) => state.inoculatedAt !== undefined && state.repotted === undefined)
+      // Of most vessels nothing is told yet: they need no clock.
+      .filter(({ state }) => state.repotted === undefined && state.marks.some((m) => m.fraction >= FULL))
       .map((v) => marksByClock(v, warmth).marks),
   );
 }

@@ -54,7 +54,7 @@ export class Warmth {
 
   /** °C at a place at a moment; undefined where nothing is known. */
   at(placeId: string, atMs: number): number | undefined {
-    const read = this.reads.get(placeId)?.findLast((r) => r.atMs <= atMs);
+    const read = lastBy(this.reads.get(placeId) ?? [], atMs);
     return read !== undefined && atMs < read.atMs + READ_HOLDS_MS
       ? read.celsius
       : (this.setC(placeId, atMs) ?? this.roomC);
@@ -62,9 +62,23 @@ export class Warmth {
 
   /** What a place was kept at at a moment; undefined where it was as warm as the room. */
   setC(placeId: string, atMs: number): number | undefined {
-    const set = this.sets.get(placeId)?.findLast((s) => s.atMs <= atMs);
+    const set = lastBy(this.sets.get(placeId) ?? [], atMs);
     return set === undefined ? this.placeById.get(placeId)?.setC : set.celsius;
   }
+}
+
+/** The last one by a moment, found by halving: a logger tells of every day. @param list in time */
+function lastBy<T extends { readonly atMs: number }>(list: readonly T[], atMs: number): T | undefined {
+  let [from, to] = [0, list.length];
+  while (from < to) {
+    const half = (from + to) >> 1;
+    if (list[half]!.atMs <= atMs) {
+      from = half + 1;
+    } else {
+      to = half;
+    }
+  }
+  return list[from - 1];
 }
 
 /**
