@@ -113,14 +113,14 @@ test('what a logger posts of a room is heard in the tent, and again after a relo
       },
     });
   expect((await post('humour', 3)).status()).toBe(422);
-  await button(page, 'A logger in the tent').click();
+  await button(page, 'A logger here').click();
   await button(page, 'Listen to a logger').click();
   await expect(async () => {
     await post('co2Ppm', 1440);
     await expect(page.getByText(/CO₂ 1\s?440 ppm: above/)).toBeVisible({ timeout: 2000 });
   }).toPass({ timeout: 20_000 });
   await page.reload();
-  await button(page, 'A logger in the tent').click();
+  await button(page, 'A logger here').click();
   await expect(page.getByText('A logger on this machine')).toBeVisible();
   await button(page, 'Stop listening').click();
 });

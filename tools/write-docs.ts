@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { tableJsonSchemas } from '../core/index.js';
 import { convergence } from '../core/testing/conduction-checks.js';
 import { coolingRows, holdRows } from '../core/testing/holds-table.js';
+import { growingBlockRow } from '../core/testing/growing-block.js';
 import { toteRows } from '../core/testing/tote-rows.js';
 import { publishedChecks } from '../core/testing/published-checks.js';
 
@@ -78,6 +79,24 @@ A tote of 60 × 40 × 35 cm, 2 mm of polypropylene (0.22 W/(m K)), still air ins
   100 W. 20 l of water: 20 × 4186 × 8 ÷ 3600 = 186 Wh, at 100 − 30 W **2.7 h**.
 
 The app says ${toteRows().join(', ')} (\`core/warm-place/heat-balance.spec.ts\`).
+
+## A load's own warming, by hand
+
+A block of 2 268 g, 40 % dry (907 g), that runs through by 8 in 100 of itself in a day. Until it is full it breathes away 5 % of its dry
+matter, burnt slowly at 16.5 MJ/kg (from memory).
+
+- 0.08 × 0.05 × 0.907 kg = 3.63 g a day, × 16.5 kJ/g = 59.9 kJ, ÷ 86 400 s = **0.69 W**.
+- As a ball at 700 kg/m³: 3.24 l, 9.18 cm, 0.1059 m². At its wall 0.693 ÷ (8 × 0.1059) = 0.82 K; within, 213.8 W/m³ × 0.0918² ÷ (6 × 0.4)
+  = 0.75 K. Together **1.6 K** warmer in its middle than the air.
+
+The app says ${growingBlockRow()} (\`core/warm-place/own-warmth.spec.ts\`). A place is too warm where the air and this together are more
+than a species bears.
+
+## What a block cost, and its hours
+
+Two blocks in one cook, spawned from two jars of another cook, which were inoculated from one syringe: materials at their prices, half a cook
+each, 100 g of the jar's wet mass, 2 of the syringe's 60 ml, all added up by hand (\`core/yield/yield.spec.ts\`). Hours are counted from the
+times of the notes: two deeds at most 15 minutes apart are one piece of work, what stands alone takes 5. Our choice, no source.
 
 ## Colonization from a picture
 

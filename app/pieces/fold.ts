@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import {
   MatExpansionPanel,
   MatExpansionPanelHeader,
@@ -11,7 +11,7 @@ import {
   imports: [MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <mat-expansion-panel>
+    <mat-expansion-panel (opened)="opened.emit()">
       <mat-expansion-panel-header>
         <mat-panel-title>{{ title() }}</mat-panel-title>
       </mat-expansion-panel-header>
@@ -27,4 +27,5 @@ import {
 })
 export class Fold {
   readonly title = input.required<string>();
+  readonly opened = output();
 }

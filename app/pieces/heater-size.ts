@@ -28,6 +28,8 @@ import { TextField } from './form/text-field';
 
 const USUAL_INSIDE_C = 24;
 const USUAL_ROOM_C = 20;
+/** Less is not worth a word. Our choice. */
+const LEAST_TOLD_W = 0.5;
 const side = (name: string) => typedNumber(rangeOf({ name, unit: 'mm', min: 50, max: 3000 }));
 
 /** How strong a mat in a box, or a heater in the water between two totes, must be; told while it is typed. */
@@ -83,6 +85,9 @@ const side = (name: string) => typedNumber(rangeOf({ name, unit: 'mm', min: 50, 
 export class HeaterSize {
   /** What the place is kept at, °C. */
   readonly insideC = input<number>();
+
+  /** What grows there now gives off so much itself, W. */
+  readonly grownW = input(0);
 
   private readonly store = inject(HouseStore);
   private readonly schema = z.object({
@@ -142,8 +147,16 @@ export class HeaterSize {
     }
     const slow =
       warmUpHours > 0 ? ` Its water is warm after about ${formatNumber(Math.max(1, warmUpHours))} h.` : '';
-    return `${first} A heater of ${heaterW} W keeps it so, with half as much again to spare.${slow}`;
+    return `${first} A heater of ${heaterW} W keeps it so, with half as much again to spare.${slow}${this.ownWords()}`;
   });
+
+  /** It may not be counted on: it is gone when all has run. */
+  private ownWords(): string {
+    const grownW = this.grownW();
+    return grownW < LEAST_TOLD_W
+      ? ''
+      : ` What grows there now gives ${formatNumber(grownW, grownW < 10 ? 1 : 0)} W itself, while it grows.`;
+  }
 
   constructor() {
     effect(() => {

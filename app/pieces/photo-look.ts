@@ -13,6 +13,8 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
+  brothLookOf,
+  formOf,
   formatNumber,
   mainMaterialOf,
   percentWords,
@@ -24,6 +26,7 @@ import {
   type VesselView,
 } from '../../core/index';
 import { pictureOf } from '../data/store/photo-store';
+import { BROTH_WORDS } from '../data/words/culture-words';
 import { PictureWorker } from '../workers/picture-client';
 import { addressOfTaken } from './photo-addresses';
 
@@ -70,12 +73,17 @@ const CORNERS = ['Top left', 'Top right', 'Bottom right', 'Bottom left'];
     <p aria-live="polite">{{ words() }}</p>
     @if (offered(); as level) {
       <button type="button" matButton="outlined" class="deed" (click)="taken.emit(level.fraction)">
-        Note {{ percent(level.fraction) }} with this photo
+        Note {{ noted(level.fraction) }} with this photo
       </button>
     }
     <p class="small soft">
-      Drag the corners onto what is grown through; leave out lid, label and wall. By what the glass shows: the
-      middle may be behind.
+      @if (isBroth()) {
+        Drag the corners onto the broth; leave out lid, label and wall. A cloud all through, without threads,
+        looks alike and is trouble: that the eye tells, not the color.
+      } @else {
+        Drag the corners onto what is grown through; leave out lid, label and wall. By what the glass shows:
+        the middle may be behind.
+      }
     </p>
   `,
   styles: `
@@ -143,10 +151,14 @@ export class PhotoLook {
   protected readonly points = computed(() =>
     (this.outline() ?? []).map(({ x, y }) => `${x * 100},${y * 100}`).join(' '),
   );
+  protected readonly isBroth = computed(() => formOf(this.vessel().batch) === 'broth');
   private readonly medium = computed((): PhotoMedium => {
     const { batch } = this.vessel();
     const material = mainMaterialOf(batch)?.id ?? '';
-    return batch.stage === 'grain' ? 'grain' : material.includes('straw') ? 'straw' : 'wood';
+    if (batch.stage === 'grain') {
+      return 'grain';
+    }
+    return this.isBroth() ? 'broth' : material.includes('straw') ? 'straw' : 'wood';
   });
   private readonly isClear = computed(() => {
     const told = this.told();
@@ -190,6 +202,10 @@ export class PhotoLook {
 
   protected percent(fraction: number): string {
     return percentWords(fraction, 0);
+  }
+
+  protected noted(fraction: number): string {
+    return this.isBroth() ? BROTH_WORDS[brothLookOf(fraction)] : this.percent(fraction);
   }
 
   protected grab(event: PointerEvent, corner: number): void {

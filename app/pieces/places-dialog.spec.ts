@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA } from '@angular/material/dialog';
-import { setCOf } from '../../core/index';
+import { airTroubles, setCOf } from '../../core/index';
 import { Journal } from '../data/journal/journal';
 import { demoHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
@@ -42,6 +42,21 @@ describe('places of the house', () => {
     expect(place('Kitchen table')!.isGone).toBeUndefined();
   });
 
+  it('take how many of each kind stand there, shared by all', async () => {
+    const dialog = await open('shelf');
+    await dialog.fill('Jars or bottles', '0');
+    await dialog.press('Keep it so');
+    expect(dialog.text()).toContain('Room must be a whole number between 1 and 2000. You gave 0.');
+    await dialog.fill('Jars or bottles', '80');
+    await dialog.fill('Blocks in bags', '20');
+    await dialog.press('Keep it so');
+    expect(place('Wardrobe')!.roomFor).toEqual({ jar: 80, bag: 20 });
+    await dialog.fill('Jars or bottles', '');
+    await dialog.fill('Blocks in bags', '');
+    await dialog.press('Keep it so');
+    expect(place('Wardrobe')!.roomFor).toBeUndefined();
+  });
+
   it('set it anew as a thing that happened, which can be taken back', async () => {
     const dialog = await open('shelf');
     await dialog.fill('Kept at', '21');
@@ -67,6 +82,25 @@ describe('places of the house', () => {
     );
     await dialog.fill('Length', '3');
     expect(dialog.text()).not.toContain('Loses about');
+  });
+
+  it('note how moist and how stale the air of a tent is, each that was typed, and ask for what helps', async () => {
+    const dialog = await open('tent');
+    await dialog.fill('Humidity there', '140');
+    await dialog.press('Note them');
+    expect(dialog.text()).toContain('Humidity must be between 0 and 100 %. You gave 140 %.');
+    await dialog.fill('Humidity there', '71');
+    await dialog.press('Note them');
+    const reads = () => setup.house().facts.flatMap((f) => (f.kind === 'airRead' && !f.source ? [f] : []));
+    expect(reads().map((f) => [f.channel, f.value])).toEqual([['humidityPercent', 71]]);
+    expect(airTroubles(setup.house(), Date.now()).map((t) => [t.channel, t.answer])).toEqual([
+      ['humidityPercent', 'misted'],
+    ]);
+    await dialog.fill('Humidity there', '90');
+    await dialog.fill('CO₂ there', '700');
+    await dialog.press('Note them');
+    expect(reads().length).toBe(3);
+    expect(airTroubles(setup.house(), Date.now())).toEqual([]);
   });
 
   it('add one of its own, which is then the one that is shown', async () => {

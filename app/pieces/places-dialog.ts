@@ -11,13 +11,23 @@ import {
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
-import { EMPTY_HOUSE, PlaceUse, lastReadC, setCOf, type Place } from '../../core/index';
+import {
+  EMPTY_HOUSE,
+  PlaceUse,
+  AirChannel,
+  RoomFor,
+  growthHeatAtW,
+  lastReadC,
+  setCOf,
+  type Place,
+} from '../../core/index';
 import { Time } from '../data/clock/time';
 import { Definitions } from '../data/journal/definitions';
 import { Journal } from '../data/journal/journal';
 import { HouseStore } from '../data/store/house-store';
 import { PLACE_USE_WORDS } from '../data/words/look-words';
 import { fieldText } from '../data/words/measure-words';
+import { ROOM_FOR_WORDS } from '../data/views/room-words';
 import { shortTime, thermometerWords } from '../data/words/words';
 import { checkedBy, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
@@ -25,6 +35,7 @@ import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
 import { Fold } from './fold';
 import { HeaterSize } from './heater-size';
+import { LoggerFold } from './logger-fold';
 
 const ANOTHER = 'another';
 const NAME = typedLine({ label: 'Name' });
@@ -32,14 +43,28 @@ const SET = typedNumberOrNothing(rangeOf({ name: 'Kept at', unit: '°C', min: -3
 const HOLDS = typedNumberOrNothing(
   rangeOf({ name: 'Stand there with ease', unit: '', min: 1, max: 2000, whole: true }),
 );
+const ROOM = typedNumberOrNothing(rangeOf({ name: 'Room', unit: '', min: 1, max: 2000, whole: true }));
 const MIST = typedNumberOrNothing(rangeOf({ name: 'Mist every', unit: 'h', min: 1, max: 168 }));
 const FAN = typedNumberOrNothing(rangeOf({ name: 'Fan every', unit: 'h', min: 1, max: 168 }));
+const AIR = {
+  humidityPercent: typedNumberOrNothing(rangeOf({ name: 'Humidity', unit: '%', min: 0, max: 100 })),
+  co2Ppm: typedNumberOrNothing(rangeOf({ name: 'CO₂', unit: 'ppm', min: 200, max: 60_000 })),
+} as const;
 const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max: 70 }));
 
 /** Places of the house: what each is called, is for and is kept at, and what its thermometer shows. */
 @Component({
   selector: 'nw-places-dialog',
-  imports: [ChoiceField, Fold, HeaterSize, MatButton, MatDialogContent, MatDialogTitle, TextField],
+  imports: [
+    ChoiceField,
+    Fold,
+    HeaterSize,
+    LoggerFold,
+    MatButton,
+    MatDialogContent,
+    MatDialogTitle,
+    TextField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Places</h2>
@@ -58,6 +83,25 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
         </form>
         @if (lastRead(); as words) {
           <p class="soft">{{ words }}</p>
+        }
+        @if (place.use === 'fruit') {
+          <form class="read two-reads" (submit)="$event.preventDefault(); noteAir(place.id)">
+            <nw-text-field
+              name="Humidity there"
+              keys="numeric"
+              unit="%"
+              [longest]="5"
+              [control]="air.controls.humidityPercent"
+            />
+            <nw-text-field
+              name="CO₂ there"
+              keys="numeric"
+              unit="ppm"
+              [longest]="6"
+              [control]="air.controls.co2Ppm"
+            />
+            <button type="submit" matButton="outlined" class="deed">Note them</button>
+          </form>
         }
       }
       <form (submit)="$event.preventDefault(); save()">
@@ -78,6 +122,22 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
             [control]="form.controls.holds"
           />
         </div>
+        <nw-fold title="Room by kind">
+          <p class="small soft">
+            How many of one kind when nothing else stands there. Kinds share the place: half the jars and half
+            the blocks fill it.
+          </p>
+          <div class="four">
+            @for (size of sizes; track size.of) {
+              <nw-text-field
+                keys="numeric"
+                [name]="size.name"
+                [longest]="5"
+                [control]="form.controls.roomFor.controls[size.of]"
+              />
+            }
+          </div>
+        </nw-fold>
         @if (form.controls.use.value === 'fruit') {
           <div class="two">
             <nw-text-field
@@ -100,9 +160,14 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
           {{ place() ? 'Keep it so' : 'Add this place' }}
         </button>
       </form>
+      @if (place(); as place) {
+        @if (place.use !== 'fruit') {
+          <nw-logger-fold [placeId]="place.id" />
+        }
+      }
       @if (form.controls.use.value === 'run') {
         <nw-fold title="How strong a mat or heater?">
-          <nw-heater-size [insideC]="setC()" />
+          <nw-heater-size [insideC]="setC()" [grownW]="grownW()" />
         </nw-fold>
       }
       @if (place(); as place) {
@@ -128,6 +193,15 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
     .read {
       grid-template-columns: minmax(0, 1fr) auto;
       align-items: end;
+    }
+    .four {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+      gap: 12px;
+      align-items: end;
+    }
+    .two-reads {
+      grid-template-columns: repeat(2, minmax(0, 1fr)) auto;
     }
     .two {
       display: grid;
@@ -159,6 +233,7 @@ export class PlacesDialog {
     value: use,
     words: PLACE_USE_WORDS[use],
   }));
+  protected readonly sizes = RoomFor.options.map((of) => ({ of, name: ROOM_FOR_WORDS[of][2] }));
   protected readonly lastRead = computed(() => {
     const read = lastReadC(this.house(), this.chosenId());
     return (
@@ -166,14 +241,30 @@ export class PlacesDialog {
     );
   });
   protected readonly setC = computed(() => setCOf(this.house(), this.chosenId(), this.time.minute()));
+  protected readonly grownW = computed(() =>
+    growthHeatAtW(this.chosenId(), this.house(), this.time.minute()),
+  );
   protected readonly kept = signal('');
 
   protected readonly read = new FormControl('', { nonNullable: true, validators: checkedBy(() => READ) });
+  protected readonly air = new FormGroup({
+    humidityPercent: new FormControl('', {
+      nonNullable: true,
+      validators: checkedBy(() => AIR.humidityPercent),
+    }),
+    co2Ppm: new FormControl('', { nonNullable: true, validators: checkedBy(() => AIR.co2Ppm) }),
+  });
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: checkedBy(() => NAME) }),
     use: new FormControl<PlaceUse>('run', { nonNullable: true }),
     setC: new FormControl('', { nonNullable: true, validators: checkedBy(() => SET) }),
     holds: new FormControl('', { nonNullable: true, validators: checkedBy(() => HOLDS) }),
+    roomFor: new FormGroup({
+      jar: roomControl(),
+      bag: roomControl(),
+      dish: roomControl(),
+      tub: roomControl(),
+    }),
     mistEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => MIST) }),
     fanEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => FAN) }),
   });
@@ -187,12 +278,14 @@ export class PlacesDialog {
         const place = this.place();
         const setC = this.setC();
         this.read.reset();
+        this.air.reset();
         this.kept.set('');
         this.form.reset({
           name: place?.name ?? '',
           use: place?.use ?? 'run',
           setC: setC === undefined ? '' : fieldText(setC, '°C'),
           holds: String(place?.holds ?? ''),
+          roomFor: roomTexts(place?.roomFor),
           mistEveryH: String(place?.mistEveryH ?? ''),
           fanEveryH: String(place?.fanEveryH ?? ''),
         });
@@ -210,15 +303,32 @@ export class PlacesDialog {
     }
   }
 
+  /** Each of the two that was typed. */
+  protected async noteAir(placeId: string): Promise<void> {
+    if (!isSound(this.air, this.host)) {
+      return;
+    }
+    const typed = this.air.getRawValue();
+    const said = AirChannel.options.flatMap((channel) => {
+      const value = AIR[channel].parse(typed[channel]);
+      return value === undefined ? [] : [{ kind: 'airRead' as const, placeId, channel, value }];
+    });
+    if (said.length > 0 && (await this.journal.sayAll(said))) {
+      this.air.reset();
+      this.kept.set('Noted.');
+    }
+  }
+
   protected async save(): Promise<void> {
     if (!isSound(this.form, this.host)) {
       return;
     }
-    const { name, use, setC, holds, mistEveryH, fanEveryH } = this.form.getRawValue();
+    const { name, use, setC, holds, roomFor, mistEveryH, fanEveryH } = this.form.getRawValue();
     const content = {
       name: NAME.parse(name),
       use,
       holds: HOLDS.parse(holds),
+      roomFor: roomOf(roomFor),
       mistEveryH: MIST.parse(mistEveryH),
       fanEveryH: FAN.parse(fanEveryH),
     };
@@ -263,4 +373,24 @@ export class PlacesDialog {
       this.kept.set('Kept.');
     }
   }
+}
+
+type RoomTexts = Record<RoomFor, string>;
+
+function roomControl(): FormControl<string> {
+  return new FormControl('', { nonNullable: true, validators: checkedBy(() => ROOM) });
+}
+
+function roomTexts(roomFor: Place['roomFor']): RoomTexts {
+  const text = (of: RoomFor) => String(roomFor?.[of] ?? '');
+  return { jar: text('jar'), bag: text('bag'), dish: text('dish'), tub: text('tub') };
+}
+
+/** Nothing at all where no kind was told. */
+function roomOf(texts: RoomTexts): Place['roomFor'] {
+  const told = RoomFor.options.flatMap((of) => {
+    const count = ROOM.parse(texts[of]);
+    return count === undefined ? [] : [[of, count] as const];
+  });
+  return told.length === 0 ? undefined : Object.fromEntries(told);
 }

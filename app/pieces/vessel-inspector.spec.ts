@@ -181,6 +181,16 @@ describe('one vessel, large', () => {
     expect(photos.length).toBe(1);
   });
 
+  it('offers a look of a broth by its photo, and says what a color cannot tell', async () => {
+    await open('L14-1');
+    await page.give(await jarFile(0.45));
+    await page.until(/By its colors about \d+ %, likely/);
+    expect(page.text()).toContain('A cloud all through, without threads, looks alike and is trouble');
+    await page.press('Note threads in clear broth with this photo');
+    const { broth, photos } = vessel('L14-1').state;
+    expect([broth, photos.length]).toEqual(['threads', 1]);
+  });
+
   it('says so where a picture cannot be read, and keeps what was begun', async () => {
     await open('G27-15');
     await page.fill('Note', 'half a thought');

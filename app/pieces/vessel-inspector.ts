@@ -27,6 +27,7 @@ import {
   expectedFraction,
   forecastVessel,
   formOf,
+  brothLookOf,
   formatNumber,
   givesOn,
   isFruiting,
@@ -322,6 +323,10 @@ export class VesselInspector {
 
   protected look(fraction: number): Promise<void> {
     return this.save({ fraction });
+  }
+
+  protected seenInPhoto(fraction: number): Promise<void> {
+    return this.isRun() ? this.look(fraction) : this.lookedLike(brothLookOf(fraction));
   }
 
   protected suspectOf(kind: Contaminant): Promise<void> {

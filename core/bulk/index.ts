@@ -12,6 +12,7 @@ export {
   SPAWN_PARTS,
   SPAWN_SHARES,
   SPAWN_VESSELS,
+  MOST_ROOM_TO_MIX,
   spawnOfParts,
   spawnOfShare,
   spawnOfVessels,

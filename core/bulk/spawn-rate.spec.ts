@@ -1,4 +1,5 @@
 import {
+  MOST_ROOM_TO_MIX,
   SPAWN_SHARES,
   spawnOfParts,
   spawnOfShare,
@@ -9,6 +10,9 @@ import {
 } from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 import { outOfRange } from '../testing/refused.js';
+
+/** A quart jar of spawn, as it is filled. */
+const JAR_L = 0.946 * 0.67;
 
 describe('the rate of spawn', () => {
   let spawning: Spawning;
@@ -59,7 +63,16 @@ describe('the rate of spawn', () => {
     };
     const { plan } = spawning.source.batch;
     const dryG = plan!.parts.reduce((sum, p) => sum + p.massG, 0);
-    expect(spawnRate(340, priced).cost).toBeCloseTo((0.002 * dryG * 340) / plan!.wetG, 9);
+    // What was made to spare is paid for by the jar that was filled.
+    expect(spawnRate(340, priced).cost).toBeCloseTo((0.002 * dryG * 340) / plan!.vesselWetG, 9);
+  });
+
+  it('tells how full the bag is with it: the usual can be mixed in there, half a bag of spawn does not go in', () => {
+    const room = (eachG: number) => spawnRate(eachG, spawning).roomShare;
+    expect(room(spawnOfShare(SPAWN_SHARES.usual, spawning))).toBeLessThan(MOST_ROOM_TO_MIX);
+    expect(room(1700)).toBeGreaterThan(1);
+    // By hand: what lies there and a liter of spawn more.
+    expect(room(1000) - room(100)).toBeCloseTo(900 / 6000 / (jarG / 1000 / JAR_L), 1);
   });
 
   it('refuses what nobody can do', () => {

@@ -1,9 +1,10 @@
 import { requireWithin } from '../base/errors.js';
 import { GRAIN_G_PER_L, heldAtFirst } from '../culture/amounts.js';
-import type { House, VesselView } from '../house/derive/house.js';
+import type { VesselView } from '../house/derive/house.js';
 import { USUAL_SPAWN_SHARE, quickerByDose } from '../growth/dose-rate.js';
 import { MOST_HELD } from '../record/culture.js';
 import type { ResolvedFormula } from '../record/definitions.js';
+import { moneySpentOn, type PricedHouse } from '../yield/money.js';
 
 /** Bulk without a formula of ours weighs so much a liter as it lies. From memory. */
 const BULK_G_PER_L = 500;
@@ -13,8 +14,9 @@ export type Richness = keyof typeof SPAWN_SHARES;
 /** Parts of bulk that one of spawn can be asked for, and vessels of spawn to each. Our choice. */
 export const SPAWN_PARTS = { min: 0.5, max: 50 } as const;
 export const SPAWN_VESSELS = { min: 0.01, max: 20 } as const;
-const G_PER_KG = 1000;
 const ML_PER_L = 1000;
+/** Fuller than this a vessel leaves no room to mix in. Our choice. */
+export const MOST_ROOM_TO_MIX = 0.9;
 
 /** A dose of spawn said in every way in which people say it. */
 export interface SpawnRate {
@@ -26,9 +28,11 @@ export interface SpawnRate {
   readonly partsByVolume: number;
   /** Full vessels of this spawn to each. */
   readonly vesselsEach: number;
+  /** What bulk and spawn together take of the vessel's room, as they lie. */
+  readonly roomShare: number;
   /** Days until it has run full; undefined where the species is not known. */
   readonly days?: { readonly low: number; readonly high: number };
-  /** What the spawn in each costs, in the household's money; undefined where no price is known. */
+  /** What the spawn in each costs with its cook and its culture, in the household's money; undefined where no price is known. */
   readonly cost?: number;
 }
 
@@ -36,7 +40,7 @@ export interface SpawnRate {
 export interface Spawning {
   readonly target: VesselView;
   readonly source: VesselView;
-  readonly house: Pick<House, 'records' | 'household'>;
+  readonly house: PricedHouse;
 }
 
 /** @param eachG spawn for each vessel, g. @throws CoreError `out-of-range` */
@@ -46,15 +50,17 @@ export function spawnRate(eachG: number, { target, source, house }: Spawning): S
   const share = eachG / bulkG;
   const figure = source.species?.blockFullDay;
   const quicker = quickerByDose(share / USUAL_SPAWN_SHARE);
-  const price = pricePerG(source, house);
+  const spent = moneySpentOn(source, house);
+  const heldG = heldAtFirst(source.batch).amount;
   return {
     eachG,
     share,
     partsByMass: bulkG / eachG,
     partsByVolume: bulkMl(target) / spawnMl(eachG, source),
-    vesselsEach: eachG / heldAtFirst(source.batch).amount,
+    vesselsEach: eachG / heldG,
+    roomShare: (bulkMl(target) + spawnMl(eachG, source)) / target.batch.vessel.capacityMl,
     ...(figure && { days: { low: figure.low / quicker, high: figure.high / quicker } }),
-    ...(price !== undefined && { cost: price * eachG }),
+    ...(spent && heldG > 0 && { cost: (spent.amount * eachG) / heldG }),
   };
 }
 
@@ -89,18 +95,4 @@ function spawnMl(massG: number, { batch }: VesselView): number {
 
 function settledGPerL(formula: ResolvedFormula | undefined, usual: number): number {
   return formula === undefined || formula.basis === 'perLiter' ? usual : formula.settledGPerL.value;
-}
-
-/** Materials of the spawn, or what such a jar would be bought for; per gram of it. */
-function pricePerG({ batch }: VesselView, { records, household }: Spawning['house']): number | undefined {
-  const { plan } = batch;
-  if (plan === undefined) {
-    const bought = household?.boughtPrice?.jar;
-    return bought === undefined ? undefined : bought / heldAtFirst(batch).amount;
-  }
-  const priceOf = new Map(records.materials.map((m) => [m.id, m.pricePerKg]));
-  const priced = plan.parts.filter((p) => priceOf.get(p.materialId) !== undefined);
-  return priced.length === 0
-    ? undefined
-    : priced.reduce((sum, p) => sum + (p.massG / G_PER_KG) * (priceOf.get(p.materialId) ?? 0), 0) / plan.wetG;
 }

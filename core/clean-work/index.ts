@@ -22,7 +22,7 @@ export {
   type LibraryFlag,
   type Living,
 } from './library.js';
-export { cultureFraction, leadingSector, sectorsOf, type SectorGrowth } from './plate-growth.js';
+export { brothLookOf, cultureFraction, leadingSector, sectorsOf, type SectorGrowth } from './plate-growth.js';
 export { TEST_DAYS, plateTestOf, type PlateTest } from './plate-test.js';
 export { proposeDose, sharesInTurn, type Proposal } from './propose.js';
 export {

@@ -2,6 +2,7 @@ import { push } from '../base/collections.js';
 import { DAY_MS } from '../base/time.js';
 import { formOf } from '../culture/form.js';
 import { radialGrowth, type RadialGrowth } from '../culture/radial-growth.js';
+import type { BrothLook } from '../record/culture.js';
 import type { VesselView } from '../house/derive/house.js';
 
 /** What was read along one sector of a plate. */
@@ -38,8 +39,14 @@ export function leadingSector(view: VesselView): SectorGrowth | undefined {
 
 /** A dish whose size is not known: 90 mm on the outside. From memory. */
 const USUAL_DISH_MM = 86;
-/** How thick a broth looks, as a share. Our choice, for the drawing alone. */
+/** How thick a broth of each look is, as a share. Our choice. */
 const BROTH_SHARE = { clear: 0.08, threads: 0.4, ready: 0.95, cloudy: 0.4 } as const;
+
+/** What a broth looks like of which so much is grown through; a cloud is not told by color from a thick growth. */
+export function brothLookOf(fraction: number): BrothLook {
+  const { clear, threads, ready } = BROTH_SHARE;
+  return fraction < (clear + threads) / 2 ? 'clear' : fraction < (threads + ready) / 2 ? 'threads' : 'ready';
+}
 
 /** How far a plate or broth has come, 0 to 1, for its drawing; undefined for what is measured otherwise. */
 export function cultureFraction(view: VesselView): number | undefined {

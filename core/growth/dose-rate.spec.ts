@@ -1,4 +1,4 @@
-import { doseRate } from './dose-rate.js';
+import { doseRate, quickerByMixing } from './dose-rate.js';
 
 describe('a dose', () => {
   it('is usual at two milliliters a quart, an eighth of grain, three twentieths of bulk', () => {
@@ -11,6 +11,13 @@ describe('a dose', () => {
     expect(1 / doseRate(4, 'ml', 'grain', 420)).toBeCloseTo(5 / 6, 2);
     expect(1 / doseRate(172.5, 'g', 'bulk', 2300)).toBeCloseTo(1.2, 2);
     expect(doseRate(20, 'ml', 'bulk', 2300)).toBeCloseTo(0.8, 1);
+  });
+
+  it('that is mixed through has the shortest way, on top the longest', () => {
+    const rates = ([undefined, 'mixed', 'layered', 'clumps', 'onTop'] as const).map(quickerByMixing);
+    expect(rates.slice(0, 2)).toEqual([1, 1]);
+    expect(rates.slice(1)).toEqual([...rates.slice(1)].sort((a, b) => b - a));
+    expect(Math.min(...rates)).toBeGreaterThan(0.5);
   });
 
   it('says nothing where it is counted in pieces or not known, and is held within bounds', () => {

@@ -1,4 +1,5 @@
 import type { CultureUnit } from '../record/culture.js';
+import type { SpawnLies } from '../record/entry.js';
 
 /** The share of wet bulk at which a species takes its usual days. Common practice, no source. */
 export const USUAL_SPAWN_SHARE = 0.15;
@@ -16,6 +17,16 @@ const MOST_TIMES = 8;
 /** How many times as quick it runs with so many times the usual dose. */
 export function quickerByDose(times: number): number {
   return Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, times)) ** EXPONENT;
+}
+
+/**
+ * How many times as quick bulk runs by how its spawn lies: the fewer the points and the farther apart, the longer the way.
+ * From memory.
+ */
+const LIES_RATE: Readonly<Record<SpawnLies, number>> = { mixed: 1, layered: 0.9, onTop: 0.65, clumps: 0.75 };
+
+export function quickerByMixing(spawnLies: SpawnLies | undefined): number {
+  return spawnLies === undefined ? 1 : LIES_RATE[spawnLies];
 }
 
 /**

@@ -1,5 +1,6 @@
 import { CoreError, requireWithin } from '../base/errors.js';
 import { wetMassG } from '../culture/amounts.js';
+import { CHANNEL_LIMITS } from '../readings/channel-limits.js';
 import { MOST_HELD } from '../record/culture.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
@@ -34,6 +35,14 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
   if (entry.kind === 'cultureTold') {
     checkTold(house, entry);
   }
+  if (entry.kind === 'airRead') {
+    const { least, most } = CHANNEL_LIMITS[entry.channel];
+    requireWithin(entry.value, {
+      field: entry.channel === 'co2Ppm' ? 'carbonDioxide' : 'humidity',
+      min: least,
+      max: most,
+    });
+  }
   const placeId = placeNamed(entry);
   if (placeId !== undefined && !house.placeById.has(placeId)) {
     throw new CoreError('not-found', { what: 'place', id: placeId });
@@ -47,6 +56,7 @@ function placeNamed(entry: Entry): string | undefined {
     case 'opened':
       return entry.place;
     case 'placeRead':
+    case 'airRead':
     case 'placeSet':
     case 'tended':
       return entry.placeId;

@@ -109,9 +109,26 @@ function placeFacts(house: House, vessels: ReadonlySet<VesselId>): readonly Fact
   for (const fact of house.facts) {
     if (fact.kind === 'placeSet' || (fact.kind === 'placeRead' && fact.at >= held)) {
       kept.push(fact);
-    } else if (fact.kind === 'placeRead' || fact.kind === 'tended') {
-      last.set(`${fact.placeId} ${fact.kind === 'tended' ? fact.how : 'read'}`, fact);
+    } else {
+      const key = lastKeyOf(fact);
+      if (key !== undefined) {
+        last.set(key, fact);
+      }
     }
   }
   return [...last.values(), ...kept];
+}
+
+/** Of facts with one key the last alone is asked for. */
+function lastKeyOf(fact: Fact): string | undefined {
+  switch (fact.kind) {
+    case 'placeRead':
+      return `${fact.placeId} read`;
+    case 'tended':
+      return `${fact.placeId} ${fact.how}`;
+    case 'airRead':
+      return `${fact.placeId} ${fact.channel}`;
+    default:
+      return undefined;
+  }
 }

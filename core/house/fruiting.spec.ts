@@ -5,7 +5,7 @@ import {
   dueItems,
   fruitingOf,
   nextCutMs,
-  tendingAt,
+  lastAtPlace,
   tendingDue,
   type VesselId,
 } from '../index.js';
@@ -90,7 +90,7 @@ describe('mist and fresh air', () => {
     ]);
     bench.say(31, { kind: 'tended', placeId: 'tent', how: 'misted' });
     bench.say(31.5, { kind: 'tended', placeId: 'tent', how: 'misted' });
-    expect(tendingAt(bench.house, 'tent')).toEqual({ misted: bench.day(31.5) });
+    expect(lastAtPlace(bench.house, 'tent')).toEqual({ misted: bench.day(31.5) });
     expect(due(bench.day(32))).toEqual([
       ['misted', bench.day(32)],
       ['fanned', bench.day(32)],

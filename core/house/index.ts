@@ -42,9 +42,9 @@ export {
   runningVessels,
   vesselsInHand,
 } from './running.js';
+export { roomAt, type Room } from './room.js';
 export { lastReadC, placeOfVessel, placeToFruit, placesInUse, setCOf, useOf } from './places.js';
 export { fruitingAt, fruitingBand, sideOf, type Band } from './fruiting-bands.js';
-export { tooHot, tooHotAt, type TooHot } from './too-hot.js';
 export {
   standingAmongSiblings,
   type SiblingStanding,
@@ -53,7 +53,9 @@ export {
 } from './among-siblings.js';
 export { toShake, type ToShake } from './shake.js';
 export { BEFORE_SPORES_MS, cutTimes, cutWindow, type CutWindow } from './cut-window.js';
-export { tendingAt, tendingDue, type TendingDue } from './tending.js';
+export { airIsNews, airTroubles, type AirTrouble } from './air-trouble.js';
+export { typedReads } from './typed-reads.js';
+export { lastAtPlace, tendingDue, type TendingDue } from './tending.js';
 export { fruitingOf, isFruiting, nextCutMs, type Fruiting } from './to-harvest.js';
 export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculate } from './to-inoculate.js';
 export { mainMaterialOf } from './main-material.js';

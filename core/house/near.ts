@@ -78,7 +78,7 @@ export function factsAbout(
 }
 
 /** Vessels that a fact names or that stand in the batch or cook that it names. */
-function vesselsOfFact({ workings }: House, fact: Fact): readonly VesselId[] {
+export function vesselsOfFact({ workings }: House, fact: Fact): readonly VesselId[] {
   const { index, vesselsOf } = workings;
   return [
     ...('vesselIds' in fact ? fact.vesselIds : []),

@@ -4,6 +4,8 @@ import {
   expectedFraction,
   growthRateAt,
   shippedDefinitions,
+  growingWarmth,
+  growthHeatAtW,
   tooHotAt,
   dueItems,
   isStanding,
@@ -273,6 +275,26 @@ describe('a place that is too warm', () => {
     expect(asked(4.5)).withContext('long ago').toEqual([]);
     bench.say(3.4, { kind: 'moved', vesselIds: [...jars], place: 'counter' });
     expect(asked(3.4)).toEqual([]);
+  });
+});
+
+describe('a place whose air alone is not too warm', () => {
+  it('is trouble where growth warms the middle of what stands there beyond what it bears', () => {
+    const bench = new CultureBench();
+    const jars = sownJars(bench);
+    const at = bench.day(8);
+    const own = growingWarmth(bench.view(jars[0]), bench.house, at);
+    expect(own.middleK).toBeGreaterThan(0.2);
+    expect(own.middleK).toBeLessThan(3);
+    const sum = jars.reduce((w, id) => w + growingWarmth(bench.view(id), bench.house, at).heatW, 0);
+    expect(growthHeatAtW('shelf', bench.house, at)).toBeCloseTo(sum, 9);
+    expect(growthHeatAtW('fridge', bench.house, at)).toBe(0);
+    bench.say(8, { kind: 'placeRead', placeId: 'shelf', celsius: 29.9 });
+    expect(tooHotAt(bench.house, 'shelf', at)!.ownK).toBeCloseTo(own.middleK, 1);
+    // Long run through, the same air is borne.
+    bench.looked(40, jars, 1);
+    bench.say(60, { kind: 'placeRead', placeId: 'shelf', celsius: 29.9 });
+    expect(tooHotAt(bench.house, 'shelf', bench.day(60))).toBeUndefined();
   });
 });
 

@@ -2,7 +2,7 @@ import { HOUR_MS } from '../base/time.js';
 import { Tending } from '../record/entry.js';
 import { fruitingAt } from './fruiting-bands.js';
 import type { House } from './derive/house.js';
-import type { TendedAt } from './derive/tended.js';
+import { NOTHING_AT_PLACE, type LastAtPlace } from './derive/last-at-place.js';
 import { placesInUse } from './places.js';
 
 /** Mist or fresh air that a place asks for. */
@@ -13,9 +13,9 @@ export interface TendingDue {
   readonly atMs: number;
 }
 
-/** When a place was last misted and fanned. */
-export function tendingAt({ workings }: Pick<House, 'workings'>, placeId: string): TendedAt {
-  return workings.tended.get(placeId) ?? {};
+/** When a place was last misted and fanned, and what was read of its air last. */
+export function lastAtPlace({ workings }: Pick<House, 'workings'>, placeId: string): LastAtPlace {
+  return workings.lastAt.get(placeId) ?? NOTHING_AT_PLACE;
 }
 
 /** What places where something fruits ask for by their rhythm; at once where it was never done. */
@@ -25,7 +25,7 @@ export function tendingDue(house: House, nowMs: number): readonly TendingDue[] {
     .flatMap((place) =>
       Tending.options.flatMap((how) => {
         const everyH = how === 'misted' ? place.mistEveryH : place.fanEveryH;
-        const lastMs = tendingAt(house, place.id)[how];
+        const lastMs = lastAtPlace(house, place.id)[how];
         return everyH === undefined
           ? []
           : [

@@ -1,18 +1,19 @@
 import { holdLeftMinutes } from '../cook/cook-state.js';
 import { hydrationProgress, stepsOf } from '../formula/hydration.js';
+import { airTroubles } from '../house/air-trouble.js';
 import { cooksOn } from '../house/cooks-on.js';
 import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
 import { placeOfVessel, useOf } from '../house/places.js';
 import { firmMsOf, isRunFull, runningVessels } from '../house/running.js';
 import { toShake } from '../house/shake.js';
-import { tooHot } from '../house/too-hot.js';
+import { tooHot } from '../warm-place/too-hot.js';
 import { isInPreparation } from '../house/to-cook.js';
 import { BEFORE_SPORES_MS, cutTimes } from '../house/cut-window.js';
 import { tendingDue } from '../house/tending.js';
 import { isFruiting, nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
 import { isDissolved, type VesselType } from '../record/definitions.js';
-import type { HydrationStep, Tending } from '../record/entry.js';
+import type { AirChannel, HydrationStep, Tending } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
@@ -41,6 +42,15 @@ export type Deed =
   | { readonly kind: 'harvest' | 'spores'; readonly vessel: string }
   /** A place asks for mist or fresh air. */
   | { readonly kind: 'tend'; readonly spot: string; readonly how: Tending }
+  /** The air of a place does not suit what fruits there. */
+  | {
+      readonly kind: 'air';
+      readonly spot: string;
+      readonly channel: AirChannel;
+      readonly value: number;
+      readonly side: 'below' | 'above';
+      readonly answer: Tending;
+    }
   /** A place is too warm for what lives there. */
   | { readonly kind: 'cool'; readonly spot: string; readonly celsius: number };
 
@@ -68,6 +78,9 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
     ...swirling(house),
     ...tendingDue(house, nowMs).map(({ name, how, atMs }) =>
       due('tent', atMs, { kind: 'tend', spot: name, how }, false),
+    ),
+    ...airTroubles(house, nowMs).map(({ name, channel, value, side, answer, atMs }) =>
+      due('tent', atMs, { kind: 'air', spot: name, channel, value, side, answer }, true),
     ),
     ...tooHot(house, nowMs).map(({ placeId, name, celsius, atMs }) =>
       due(
@@ -264,7 +277,7 @@ function subjectOf(deed: Deed): string {
   if (deed.kind === 'swirl') {
     return deed.batches.join(', ');
   }
-  if (deed.kind === 'cool' || deed.kind === 'tend') {
+  if (deed.kind === 'cool' || deed.kind === 'tend' || deed.kind === 'air') {
     return deed.spot;
   }
   return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;

@@ -14,5 +14,5 @@ export {
   type Reading,
 } from './measured.js';
 export { standInTent, type TentReading } from './stand-in-tent.js';
-export { WorthNoting } from './worth-noting.js';
+export { WorthNoting, warmthIsNews, type IsNews } from './worth-noting.js';
 export { Thinner, type Bin, type Summary, type Window } from './thin.js';

@@ -5,6 +5,15 @@ import type { Reading } from './measured.js';
 const DIFFERS_C = 3;
 const NOTED_EVERY_MS = DAY_MS;
 
+/** Whether the mean of an hour tells something, after what was noted last. */
+export type IsNews = (mean: Reading, last: Reading | undefined) => boolean;
+
+/** Of the warmth of a place. */
+export const warmthIsNews: IsNews = (mean, last) =>
+  last === undefined ||
+  mean.atMs - last.atMs >= NOTED_EVERY_MS ||
+  (mean.atMs > last.atMs && Math.abs(mean.value - last.value) >= DIFFERS_C);
+
 /**
  * What a house must know of the air of a place without reading all that a logger read: hours that tell something new. Holds
  * one hour at a time, however many readings come.
@@ -13,7 +22,10 @@ export class WorthNoting {
   private hour: { readonly number: number; sum: number; count: number; lastMs: number } | undefined;
 
   /** @param last what was noted last of this place */
-  constructor(private last: Reading | undefined) {}
+  constructor(
+    private last: Reading | undefined,
+    private readonly isNews: IsNews = warmthIsNews,
+  ) {}
 
   /** @param readings in time, and after those before */
   add(readings: readonly Reading[]): readonly Reading[] {
@@ -39,11 +51,7 @@ export class WorthNoting {
       return [];
     }
     const mean = { atMs: hour.lastMs, value: Math.round((hour.sum / hour.count) * 10) / 10 };
-    const isWorth =
-      last === undefined ||
-      mean.atMs - last.atMs >= NOTED_EVERY_MS ||
-      (mean.atMs > last.atMs && Math.abs(mean.value - last.value) >= DIFFERS_C);
-    if (!isWorth) {
+    if (!this.isNews(mean, last)) {
       return [];
     }
     this.last = mean;

@@ -264,6 +264,10 @@ export type Appliance = z.infer<typeof Appliance>;
 export const PlaceUse = z.enum(['run', 'cold', 'fruit', 'wait']);
 export type PlaceUse = z.infer<typeof PlaceUse>;
 
+/** Sizes of things by which one knows how much stands somewhere; bottles count as jars, trays as tubs. */
+export const RoomFor = z.enum(['jar', 'bag', 'dish', 'tub']);
+export type RoomFor = z.infer<typeof RoomFor>;
+
 /** Somewhere in the house where vessels stand: a wardrobe, a fridge, a tent, a spot outdoors. */
 export const Place = z.strictObject({
   ...definition,
@@ -271,8 +275,10 @@ export const Place = z.strictObject({
   use: PlaceUse,
   /** What it is kept at; left out where it takes the warmth of the room. */
   setC: z.number().min(-30).max(60).optional(),
-  /** How many vessels stand there with ease. */
+  /** How many vessels stand there with ease, of whatever kind. */
   holds: z.number().int().min(1).max(2000).optional(),
+  /** How many of one kind stand there with ease when nothing else does. */
+  roomFor: z.partialRecord(RoomFor, z.number().int().min(1).max(2000)).optional(),
   /** Where things fruit: mist and fresh air are wanted so often, h; left out where nothing asks for them. */
   mistEveryH: z.number().min(1).max(168).optional(),
   fanEveryH: z.number().min(1).max(168).optional(),

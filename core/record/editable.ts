@@ -1,4 +1,5 @@
 import {
+  SpawnLies,
   Between,
   Contaminant,
   Fate,
@@ -61,6 +62,7 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
   inoculated: [
     { kind: 'sources', field: 'sourceVesselIds' },
     { kind: 'number', field: 'doseEach', unit: '' },
+    { kind: 'choice', field: 'spawnLies', options: SpawnLies.options, canBeNone: true },
   ],
   inspected: [
     { kind: 'number', field: 'fraction', unit: '%', shownTimes: 100 },
@@ -73,6 +75,7 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
   moved: [{ kind: 'place', field: 'place' }],
   opened: [{ kind: 'choice', field: 'how', options: Opening.options, canBeNone: true }],
   placeRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
+  airRead: [{ kind: 'number', field: 'value', unit: '' }],
   placeSet: [{ kind: 'number', field: 'celsius', unit: '°C' }],
   harvested: [
     { kind: 'number', field: 'massG', unit: 'g' },

@@ -65,6 +65,10 @@ export const Channel = z.enum([
 ]);
 export type Channel = z.infer<typeof Channel>;
 
+/** What is read of the air where things fruit, beside its warmth. */
+export const AirChannel = Channel.extract(['humidityPercent', 'co2Ppm']);
+export type AirChannel = z.infer<typeof AirChannel>;
+
 /** What was put in to see whether the heat arrived. Strips change with exposure and prove nothing about the middle. */
 export const Proof = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('strip'), changed: z.boolean() }),
@@ -136,6 +140,10 @@ export type OutTo = z.infer<typeof OutTo>;
 /** How what has run was moved into another vessel: in one piece, broken up by hand, or chopped small. */
 export const RepotHow = z.enum(['whole', 'broken', 'chopped']);
 export type RepotHow = z.infer<typeof RepotHow>;
+
+/** How spawn lies in bulk: broken up and mixed through, in layers, on top, or in clumps that did not fall apart. */
+export const SpawnLies = z.enum(['mixed', 'layered', 'onTop', 'clumps']);
+export type SpawnLies = z.infer<typeof SpawnLies>;
 
 /** What a layer in a tub, tray or bucket is of. */
 export const LayerOf = z.enum(['perlite', 'spawn', 'substrate', 'mix', 'casing']);
@@ -320,6 +328,8 @@ export const Entry = z.discriminatedUnion('kind', [
     /** All that was in the sources went in: the same culture, run as far as it had. */
     repotted: z.strictObject({ how: RepotHow, fraction: z.number().min(0).max(1) }).optional(),
     flamed: z.boolean().optional(),
+    /** Spawn into bulk. */
+    spawnLies: SpawnLies.optional(),
   }),
   z.strictObject({
     ...fact,
@@ -373,6 +383,15 @@ export const Entry = z.discriminatedUnion('kind', [
     placeId: Key,
     celsius: z.number().min(-40).max(70),
     /** The logger's name. */
+    source: Line.optional(),
+  }),
+  /** How moist or how stale the air of a place was, read and typed, or by a logger when it left or came back to its band. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('airRead'),
+    placeId: Key,
+    channel: AirChannel,
+    value: z.number().min(0).max(100_000),
     source: Line.optional(),
   }),
   z.strictObject({ ...fact, kind: z.literal('tended'), placeId: Key, how: Tending }),
@@ -476,5 +495,8 @@ export function isCorrection(entry: Entry): entry is CorrectionEntry {
 
 /** Whether an instrument said so, and no person. */
 export function isByInstrument(entry: Entry): boolean {
-  return entry.kind === 'logged' || (entry.kind === 'placeRead' && entry.source !== undefined);
+  return (
+    entry.kind === 'logged' ||
+    ((entry.kind === 'placeRead' || entry.kind === 'airRead') && entry.source !== undefined)
+  );
 }

@@ -1,4 +1,5 @@
 import { FULL } from '../growth/curve.js';
+import { growthRateAt } from '../growth/temperature-response.js';
 import { fitPooled } from '../growth/pooled-fit.js';
 import {
   atmosphericPressure,
@@ -260,7 +261,24 @@ function growthChecks(): Check[] {
   return [
     row('rate b3', RAT42_B3, Math.log(FULL / (1 - FULL)) / (curve.fullDay - midDay), 1e-5),
     row('midpoint b2/b3', RAT42_B2 / RAT42_B3, midDay, 0.01),
+    ...warmthChecks(),
   ];
+}
+
+/** E. coli by its published cardinal temperatures, its rate as a share of the quickest, worked by hand. */
+function warmthChecks(): Check[] {
+  const coli = { least: 4.9, best: 41.3, most: 47.5 };
+  const row = (celsius: number, expected: number): Check => ({
+    subject: 'growth by temperature',
+    what: `E. coli (${coli.least}, ${coli.best}, ${coli.most} °C) at ${celsius} °C`,
+    source: 'Rosso, Lobry and Flandrois 1993, cardinals from memory; worked by hand',
+    expected,
+    computed: growthRateAt(celsius, coli),
+    within: 1e-4,
+    unit: 'of the quickest',
+  });
+  // 37: −10.5 × 32.1² ÷ (36.4 × (36.4 × −4.3 − −6.2 × −27.8)). 25: −22.5 × 20.1² ÷ (36.4 × (36.4 × −16.3 − −6.2 × −3.8)).
+  return [row(37, 10_819.3 / 11_971.2), row(25, 9090.2 / 22_454.8)];
 }
 
 const trade = (

@@ -13,7 +13,7 @@ export type WallKind = keyof typeof WALLS;
 export const WALL_KINDS = ['tote', 'insulated', 'wood'] as const satisfies readonly WallKind[];
 
 /** Still air at a wall, moving by itself and radiating, W/(m² K). Handbook value, from memory. */
-const STILL_AIR = 8;
+export const STILL_AIR_W_PER_M2_K = 8;
 /** A closed gap of air between two lids, m² K/W. Handbook value, from memory. */
 const AIR_GAP = 0.16;
 /** Water warmed, kJ/(kg K), and what a liter weighs. */
@@ -63,7 +63,7 @@ export function heatNeed(box: WarmBox): HeatNeed {
   requireWithin(box.roomC, { field: 'room', min: -10, max: 45, unit: ' °C' });
   const { thicknessM, wPerMK } = WALLS[box.wall];
   const wall = thicknessM / wPerMK;
-  const air = 1 / STILL_AIR;
+  const air = 1 / STILL_AIR_W_PER_M2_K;
   const isBath = box.waterL > 0;
   const lid = length * width;
   const sides = lid + 2 * height * (length + width);

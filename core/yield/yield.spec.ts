@@ -1,4 +1,14 @@
-import { dryingFactor, nextFlushOf, yieldsOf, type VesselId } from '../index.js';
+import {
+  dryingFactor,
+  handsAtWorkMs,
+  moneySpentOn,
+  moneySpentOnAll,
+  nextFlushOf,
+  yieldsOf,
+  type House,
+  type VesselId,
+  type VesselView,
+} from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 
 /** Blocks of 2 268 g at 60 % water with 100 g of spawn at 50 %: 957.2 g dry, worked by hand. */
@@ -62,5 +72,79 @@ describe('flushes', () => {
     expect(yields.efficiency).toBeCloseTo(800 / (2 * DRY_G), 6);
     expect(yields.perDryKgG).toBeCloseTo((1000 * 800) / (2 * DRY_G), 4);
     expect(yields.perGrainLiterG).withContext('200 g of 700 g a liter').toBeCloseTo(2800, 6);
+  });
+});
+
+describe('money and hours', () => {
+  const materials = { 'hardwood-pellets': 0.5, 'soy-hull': 1, wheat: 2 };
+  function priced(
+    bench: CultureBench,
+    more: { cookPrice?: number; boughtPrice?: { syringe?: number } },
+  ): House {
+    const { house } = bench;
+    const { household, records } = house;
+    const prices = new Map(Object.entries(materials));
+    return {
+      ...house,
+      household: { ...household!, ...more },
+      records: {
+        ...records,
+        materials: records.materials.map((m) => ({ ...m, pricePerKg: prices.get(m.id) })),
+      },
+    };
+  }
+
+  it('of a block: its materials, its part of the cook, and the spawn with its own cook and culture', () => {
+    const bench = new CultureBench();
+    const [block] = blocksOf(bench, 2);
+    const view = bench.view(block);
+    expect(moneySpentOn(view, bench.house)).withContext('nothing has a price').toBeUndefined();
+    const house = priced(bench, { cookPrice: 3, boughtPrice: { syringe: 12 } });
+    const costOfParts = (v: VesselView, count: number) =>
+      v.batch.plan!.parts.reduce(
+        (sum, p) => sum + ((materials as Record<string, number>)[p.materialId] ?? 0) * p.massG,
+        0,
+      ) /
+      (1000 * count);
+    const jar = bench.view(view.state.sourceVesselIds[0]);
+    // By hand: two jars share a cook; 2 of the 60 ml of a syringe of 12; 100 g of the jar's wet mass; two blocks share a cook.
+    const ofJar = costOfParts(jar, 2) + 3 / 2 + (2 / 60) * 12;
+    const ofBlock = costOfParts(view, 2) + 3 / 2 + (100 / jar.batch.plan!.vesselWetG) * ofJar;
+    expect(ofBlock).toBeGreaterThan(1.5);
+    expect(moneySpentOn(view, house)!.amount).toBeCloseTo(ofBlock, 9);
+    expect(moneySpentOnAll([view, view], house)!.amount).toBeCloseTo(2 * ofBlock, 9);
+  });
+
+  it('name what has no price', () => {
+    const bench = new CultureBench();
+    const [block] = blocksOf(bench, 1);
+    const house = priced(bench, {});
+    const only = house.records.materials.map((m) =>
+      m.id === 'soy-hull' ? m : { ...m, pricePerKg: undefined },
+    );
+    const spent = moneySpentOn(bench.view(block), {
+      ...house,
+      records: { ...house.records, materials: only },
+    });
+    expect(spent!.unpriced.length).toBeGreaterThan(0);
+    expect(spent!.unpriced).not.toContain('Soy hull, pelleted');
+  });
+
+  it('count hands at work where deeds lie close, and five minutes for one that stands alone', () => {
+    const bench = new CultureBench();
+    const [a, b] = blocksOf(bench, 2);
+    const before = handsAtWorkMs([bench.view(a), bench.view(b)], bench.house);
+    const minute = 1 / 1440;
+    bench.say(40, { kind: 'pinned', vesselIds: [a!, b!] });
+    bench.say(40 + 10 * minute, { kind: 'pinned', vesselIds: [b!] });
+    bench.say(45, { kind: 'harvested', vesselIds: [a!, b!], massG: 300 });
+    const both = handsAtWorkMs([bench.view(a), bench.view(b)], bench.house);
+    // 5 min to begin, 10 until the next, 5 for the harvest.
+    expect((both - before) / 60_000).toBeCloseTo(20, 6);
+    const ofA = handsAtWorkMs([bench.view(a)], bench.house);
+    expect(ofA)
+      .withContext('what was done to both counts half')
+      .toBeLessThan(both / 2 + 1);
+    expect(handsAtWorkMs([], bench.house)).toBe(0);
   });
 });

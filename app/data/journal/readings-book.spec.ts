@@ -8,6 +8,7 @@ import {
   subjectOfCook,
   subjectOfPlace,
   lastReadC,
+  airTroubles,
   tooHotAt,
   type CookView,
   type ReadingChunk,
@@ -73,6 +74,28 @@ describe('readings', () => {
       expect(noted().map((f) => f.celsius)).toEqual([30.5, 24]);
       expect(TestBed.inject(Journal).last()?.entry.id).toBe(before);
       expect((await chunks()).map((c) => [c.subject, c.count])).toEqual([['place:shelf', 5]]);
+    });
+
+    it('of a tent tell by the hour when its air left its band, so that somebody mists', async () => {
+      const moist = (minute: number, value: number): Unkept => ({
+        ...line(minute, value, 'humidityPercent'),
+        subject: subjectOfPlace('tent'),
+        source: 'tent stick',
+      });
+      const noted = () => setup.house().facts.flatMap((f) => (f.kind === 'airRead' ? [f] : []));
+      const from = -300;
+      for (let minute = 0; minute < 290; minute += 10) {
+        // Two hours too dry, with a wet minute at a press of the mister, then as it should be.
+        const value = minute < 120 ? (minute === 30 ? 97 : 74) : 90;
+        await book.keep([moist(from + minute, value)]);
+      }
+      const values = noted().map((f) => f.value);
+      expect(values.length).withContext(String(values)).toBeGreaterThanOrEqual(2);
+      expect(values.length).toBeLessThanOrEqual(3);
+      expect(values[0]).toBeLessThan(80);
+      expect(values.at(-1)).toBeGreaterThan(85);
+      expect(airTroubles(setup.house(), Date.now())).toEqual([]);
+      expect((await chunks()).filter((c) => c.channel === 'humidityPercent').length).toBe(1);
     });
 
     it('in two tabs grow a chunk each, and neither writes over the other', async () => {
@@ -187,6 +210,9 @@ describe('readings', () => {
         setup.house().facts.filter((f) => f.kind === 'placeRead' && f.source === 'tent.csv').length;
       expect(days()).toBeGreaterThan(60);
       expect(days()).toBeLessThan(75);
+      // Of how moist it was no more than how it was at the end: nobody acts on last spring's air.
+      const moist = setup.house().facts.filter((f) => f.kind === 'airRead' && f.source === 'tent.csv');
+      expect(moist.length).toBeLessThanOrEqual(1);
       const store = TestBed.inject(ReadingStore);
       const fromMs = Date.now() - DAY_MS * 290;
       const thinner = await store.thinned(subjectOfPlace('tent'), 'airC', {

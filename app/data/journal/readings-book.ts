@@ -1,9 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import {
   CookChannel,
-  WorthNoting,
   isRefusal,
-  lastReadC,
   checkReadings,
   chunksWith,
   groupBy,
@@ -17,7 +15,6 @@ import {
   type EntryId,
   type House,
   type Log,
-  type Reading,
   type ReadingChunk,
   type Series,
   type Subject,
@@ -26,6 +23,7 @@ import { SteadyClock } from '../clock/steady-clock';
 import { HOUSE_DB } from '../store/database';
 import { Notices } from '../store/notices';
 import { messageOf } from '../words/message-of';
+import { FileNoting, PlaceNoting, type NoteworthyRead } from './place-noting';
 import { Stopped } from './stopped';
 import { Writer, type Pen } from './writer';
 
@@ -60,6 +58,8 @@ export class ReadingsBook {
   private readonly clock = inject(SteadyClock);
   /** Chunks that this page began and may add to, by series. */
   private open: ReadonlyMap<string, ReadingChunk> = new Map();
+  /** Instruments that this page hears, by what they read. */
+  private readonly listening = new Map<string, PlaceNoting>();
 
   /**
    * Keeps what instruments read. No person pressed anything, so no notice of theirs is touched.
@@ -95,14 +95,16 @@ export class ReadingsBook {
     const logs = new Map<string, Log>();
     /** Chunks that were not here before. */
     const added = new Set<string>();
-    const air = airOf({ ...series, channel: 'airC' });
-    const noting = new WorthNoting(undefined);
-    const reads: Reading[] = [];
+    const placeId = placeOf(series);
+    let noting: FileNoting | undefined;
     let count = 0;
     try {
       for await (const lines of batches) {
         const written = await this.writer.write(async (pen) => {
           const chunks = await this.chunksOf(pen, series, lines, open);
+          if (placeId !== undefined) {
+            noting ??= new FileNoting(placeId, pen.found.house);
+          }
           const here = await this.db.rows('readings').bulkGet(chunks.map((c) => c.id));
           const fresh = chunks.filter((_, i) => here[i] === undefined);
           await pen.putAll(
@@ -120,17 +122,17 @@ export class ReadingsBook {
           }
         }
         count += lines.length;
-        reads.push(...noting.add(lines.filter((l) => l.channel === 'airC')));
+        noting?.add(lines);
         if (isStopped()) {
           throw new Stopped('Stopped.');
         }
       }
-      reads.push(...noting.end());
+      const reads = noting?.end() ?? [];
       if (logs.size + reads.length > 0) {
         await this.writer.write(async (pen) => {
           await keepLogs(pen, [...logs.values()]);
-          if (air !== undefined) {
-            await this.noteReads(pen, air, series.source, reads);
+          if (placeId !== undefined) {
+            await this.noteReads(pen, placeId, series.source, reads);
           }
         });
       }
@@ -180,12 +182,12 @@ export class ReadingsBook {
         pen,
         signed.flatMap((chunk) => this.logOf(chunk) ?? []),
       );
-      const air = airOf(series);
-      if (air !== undefined) {
-        const last = lastReadC(pen.found.house, air);
-        const noting = new WorthNoting(last && { atMs: last.atMs, value: last.celsius });
-        const inTime = [...own].sort((a, b) => a.atMs - b.atMs);
-        await this.noteReads(pen, air, source, [...noting.add(inTime), ...noting.end()]);
+      const placeId = placeOf(series);
+      if (placeId !== undefined) {
+        const { house } = pen.found;
+        const noting = this.listening.get(subject + source) ?? new PlaceNoting(placeId, house);
+        this.listening.set(subject + source, noting);
+        await this.noteReads(pen, placeId, source, noting.hear(channel, own, house));
       }
       open.set(key, signed[signed.length - 1]!);
     }
@@ -197,22 +199,25 @@ export class ReadingsBook {
     pen: Pen,
     placeId: string,
     source: string,
-    reads: readonly Reading[],
+    reads: readonly NoteworthyRead[],
   ): Promise<void> {
     const device = await pen.device();
     const notedAt = this.nowIso();
-    const entries = reads.map(({ atMs, value }): Entry => ({
-      id: idOfName(`${placeId} ${source} ${atMs}`) as EntryId,
-      schemaVersion: 1,
-      at: new Date(atMs).toISOString(),
-      notedAt,
-      device,
-      ...this.writer.who(),
-      kind: 'placeRead',
-      placeId,
-      celsius: Math.min(70, Math.max(-40, value)),
-      source,
-    }));
+    const entries = reads.map(({ channel, atMs, value }): Entry => {
+      const fact = {
+        schemaVersion: 1,
+        at: new Date(atMs).toISOString(),
+        notedAt,
+        device,
+        ...this.writer.who(),
+        placeId,
+        source,
+      } as const;
+      const name = `${placeId} ${source} ${atMs}`;
+      return channel === 'airC'
+        ? { ...fact, id: idOfName(name) as EntryId, kind: 'placeRead', celsius: value }
+        : { ...fact, id: idOfName(`${name} ${channel}`) as EntryId, kind: 'airRead', channel, value };
+    });
     await pen.addAll(
       'entries',
       entries.filter((e) => !pen.found.house.entryById.has(e.id)),
@@ -280,10 +285,10 @@ function requireTimes(
   checkReadings(house, subject, { fromMs, toMs }, nowMs);
 }
 
-/** The place whose air these readings are of; undefined for others. */
-function airOf({ subject, channel }: Pick<Series, 'subject' | 'channel'>): string | undefined {
+/** The place that these readings are of; undefined for others. */
+function placeOf({ subject }: Pick<Series, 'subject'>): string | undefined {
   const { kind, id } = partsOfSubject(subject);
-  return kind === 'place' && channel === 'airC' ? id : undefined;
+  return kind === 'place' ? id : undefined;
 }
 
 function cookOf({ subject, channel }: ReadingChunk): { id: CookId; channel: CookChannel } | undefined {

@@ -1,6 +1,6 @@
 import type { Deed, DueItem, VesselType } from '../../../core/index';
 import { inDegrees } from './in-degrees';
-import { thermometerWords } from './words';
+import { channelWords, thermometerWords } from './words';
 
 /** A due item with its words. */
 export interface WordedDue extends DueItem {
@@ -44,6 +44,8 @@ export function deedWords(deed: Deed): string {
       return `Cut ${deed.vessel} before its spores fall`;
     case 'tend':
       return `${deed.how === 'misted' ? 'Mist' : 'Fan'} the ${deed.spot.toLowerCase()}`;
+    case 'air':
+      return `${deed.answer === 'misted' ? 'Mist' : 'Air'} the ${deed.spot.toLowerCase()}: ${channelWords(deed.channel, deed.value)}${deed.channel === 'co2Ppm' ? ' of CO₂' : ''}`;
     case 'cool':
       return `${deed.spot} is at ${thermometerWords(deed.celsius)}: cool it`;
   }

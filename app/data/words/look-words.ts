@@ -7,6 +7,7 @@ import type {
   Opening,
   PlaceUse,
   RepotHow,
+  SpawnLies,
   OutTo,
   SuspectAt,
   WallKind,
@@ -32,6 +33,14 @@ export const GROWTH_LOOK_WORDS: Readonly<Record<GrowthLook, string>> = {
   patchy: 'in patches',
   drops: 'yellow drops',
   bruised: 'blue-grey bruise',
+};
+
+/** How spawn lies once it is in. */
+export const SPAWN_LIES_WORDS: Readonly<Record<SpawnLies, string>> = {
+  mixed: 'mixed through',
+  layered: 'in layers',
+  onTop: 'on top',
+  clumps: 'in clumps',
 };
 
 export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {

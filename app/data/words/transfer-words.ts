@@ -6,7 +6,7 @@ export const PROMPT_WORDS: Readonly<Record<KindOfWork, string>> = {
   needle: 'Flame the needle, outside; let it cool',
   scalpel: 'Flame the scalpel; cool it in the agar’s edge',
   loop: 'Flame the loop; let it cool',
-  pour: 'Shake it loose first, then pour',
+  pour: 'Break it up until it runs loose, then pour',
 };
 
 /** The same once it is done, and pressed. */
@@ -14,7 +14,7 @@ export const PROMPT_DONE: Readonly<Record<KindOfWork, string>> = {
   needle: 'Needle flamed',
   scalpel: 'Scalpel flamed',
   loop: 'Loop flamed',
-  pour: 'Shaken loose',
+  pour: 'Broken up',
 };
 
 /** How a dose goes in. @param isCard the medium lies in sheets of card or paper */

@@ -28,6 +28,7 @@ import {
   QUALITY_WORDS,
   REPOT_WORDS,
   OUT_TO_WORDS,
+  SPAWN_LIES_WORDS,
   SUSPECT_AT_WORDS,
   USE_WORDS,
   WETNESS_WORDS,
@@ -324,6 +325,8 @@ export function entryWords(entry: Entry, house: House): string {
       ]
         .filter(Boolean)
         .join(', ');
+    case 'airRead':
+      return `${placeWords(entry.placeId, house)} read ${channelWords(entry.channel, entry.value)} ${CHANNEL_WORDS[entry.channel].word}${entry.source === undefined ? '' : ` by ${entry.source}`}`;
     case 'tended':
       return `${placeWords(entry.placeId, house)} ${entry.how}`;
     case 'chilled':
@@ -375,7 +378,8 @@ function inoculatedWords(entry: EntryOf<'inoculated'>, house: House): string {
   }
   const part = entry.compartment === undefined ? '' : `, part ${entry.compartment}`;
   const sector = entry.sector === undefined ? '' : `, ${entry.sector} sector`;
-  return `${vessels} inoculated${part}, ${dose} each${sector}`;
+  const lies = entry.spawnLies === undefined ? '' : `, ${SPAWN_LIES_WORDS[entry.spawnLies]}`;
+  return `${vessels} inoculated${part}, ${dose} each${sector}${lies}`;
 }
 
 /** "north 12 mm, east 9 mm". */

@@ -15,6 +15,7 @@ import {
   SUSPECT_AT_WORDS,
   USE_WORDS,
   WETNESS_WORDS,
+  SPAWN_LIES_WORDS,
 } from '../../data/words/look-words';
 import { CONTAMINANT_WORDS, FATE_WORDS } from '../../data/words/words';
 import { readIn } from '../form/checked-by';
@@ -43,6 +44,7 @@ const LABELS: Readonly<Record<string, string>> = {
   between: 'Between the bags',
   leftMl: 'Water left',
   celsius: 'Temperature',
+  value: 'What it showed',
   sourceVesselIds: 'From',
   doseEach: 'Dose for each',
   fraction: 'Run',
@@ -50,6 +52,7 @@ const LABELS: Readonly<Record<string, string>> = {
   suspectAt: 'Where in it',
   look: 'Look',
   wetness: 'Wetness',
+  spawnLies: 'How it lies',
   how: 'Opened how',
   quality: 'How good',
   use: 'What it went to',
@@ -69,6 +72,7 @@ const RESULTS: Readonly<Record<string, string>> = {
 };
 const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   suspectAt: SUSPECT_AT_WORDS,
+  spawnLies: SPAWN_LIES_WORDS,
   look: GROWTH_LOOK_WORDS,
   wetness: WETNESS_WORDS,
   how: OPENING_WORDS,
@@ -79,60 +83,72 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 };
 const NONE = '';
 
+/** How spawn lies is told of what was weighed out alone. */
+function isAskedOf(fact: Fact): (field: EditableField) => boolean {
+  return ({ field }) => field !== 'spawnLies' || (fact.kind === 'inoculated' && fact.doseUnit === 'g');
+}
+
 /** What of an entry can be given another value, with what stands there now. */
 export function valueFieldsOf(fact: Fact, house: House): readonly ValueField[] {
-  return editableFields(fact.kind).map((editable) => {
-    const stored = (fact as unknown as Record<string, unknown>)[editable.field];
-    const label = LABELS[editable.field] ?? editable.field;
-    const common = { field: editable.field, label, kind: editable.kind, unit: '', options: [] };
-    switch (editable.kind) {
-      case 'number': {
-        const times = editable.shownTimes ?? 1;
-        const unit = editable.unit === '' && fact.kind === 'inoculated' ? fact.doseUnit : editable.unit;
-        // Culture is read in the milliliters of a syringe everywhere.
-        const isDose = fact.kind === 'inoculated' && unit === 'ml';
-        return {
-          ...common,
-          unit,
-          unitStays: isDose,
-          shown:
-            typeof stored === 'number'
-              ? shownUnit(unit, isDose).sign === unit
-                ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
-                : fieldText(stored, unit)
-              : '',
-          read: (text) => (text.trim() === '' ? undefined : readIn(text, { label }, unit, isDose) / times),
-        };
+  return editableFields(fact.kind)
+    .filter(isAskedOf(fact))
+    .map((editable) => {
+      const stored = (fact as unknown as Record<string, unknown>)[editable.field];
+      const label = LABELS[editable.field] ?? editable.field;
+      const common = { field: editable.field, label, kind: editable.kind, unit: '', options: [] };
+      switch (editable.kind) {
+        case 'number': {
+          const times = editable.shownTimes ?? 1;
+          const unit = editable.unit === '' && fact.kind === 'inoculated' ? fact.doseUnit : editable.unit;
+          // Culture is read in the milliliters of a syringe everywhere.
+          const isDose = fact.kind === 'inoculated' && unit === 'ml';
+          return {
+            ...common,
+            unit,
+            unitStays: isDose,
+            shown:
+              typeof stored === 'number'
+                ? shownUnit(unit, isDose).sign === unit
+                  ? formatNumber(stored * times, decimalsFor(stored * times)).replace(/\s/g, '')
+                  : fieldText(stored, unit)
+                : '',
+            read: (text) => (text.trim() === '' ? undefined : readIn(text, { label }, unit, isDose) / times),
+          };
+        }
+        case 'choice':
+          return {
+            ...common,
+            shown: typeof stored === 'string' ? stored : NONE,
+            options: [
+              ...(editable.canBeNone === true ? [{ value: NONE, words: 'nothing' }] : []),
+              ...editable.options.map((value) => ({ value, words: choiceWords(editable.field, value) })),
+            ],
+            read: (text) => (text === NONE ? undefined : text),
+          };
+        case 'text':
+          return {
+            ...common,
+            shown: typeof stored === 'string' ? stored : '',
+            read: (text) => (text.trim() === '' ? undefined : text.trim()),
+          };
+        case 'place':
+          return {
+            ...common,
+            shown: String(stored),
+            options: [...house.placeById.values()].map(({ id, name }) => ({ value: id, words: name })),
+            read: (text) => text,
+          };
+        case 'sources': {
+          const [first] = (stored as readonly string[] | undefined) ?? [];
+          return {
+            ...common,
+            shown: first ?? '',
+            options: sourceOptions(fact, house),
+            read: (text) => [text],
+          };
+        }
       }
-      case 'choice':
-        return {
-          ...common,
-          shown: typeof stored === 'string' ? stored : NONE,
-          options: [
-            ...(editable.canBeNone === true ? [{ value: NONE, words: 'nothing' }] : []),
-            ...editable.options.map((value) => ({ value, words: choiceWords(editable.field, value) })),
-          ],
-          read: (text) => (text === NONE ? undefined : text),
-        };
-      case 'text':
-        return {
-          ...common,
-          shown: typeof stored === 'string' ? stored : '',
-          read: (text) => (text.trim() === '' ? undefined : text.trim()),
-        };
-      case 'place':
-        return {
-          ...common,
-          shown: String(stored),
-          options: [...house.placeById.values()].map(({ id, name }) => ({ value: id, words: name })),
-          read: (text) => text,
-        };
-      case 'sources': {
-        const [first] = (stored as readonly string[] | undefined) ?? [];
-        return { ...common, shown: first ?? '', options: sourceOptions(fact, house), read: (text) => [text] };
-      }
-    }
-  });
+    });
 }
 
 /** As many decimals as the number has, at most two. */

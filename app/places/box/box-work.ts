@@ -12,6 +12,7 @@ import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
+  SpawnLies,
   USUAL_OPEN_AT_ONCE,
   formOf,
   mainMaterialOf,
@@ -31,9 +32,11 @@ import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import { capital } from '../../data/words/capital';
 import { MISHAP_WORDS } from '../../data/words/culture-words';
+import { SPAWN_LIES_WORDS } from '../../data/words/look-words';
 import { PROMPT_DONE, PROMPT_WORDS, closeWords, howWords, nounOf } from '../../data/words/transfer-words';
 import { countWords } from '../../data/words/due-words';
 import { doseFigure, doseWords } from '../../data/words/measure-words';
+import { Chips, choicesOf } from '../../pieces/form/chips';
 import { Labels } from '../../pieces/labels';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -61,7 +64,7 @@ const NOT_DONE = new Set([
 /** One vessel a screen, for gloved hands: one knuckle, one deed. */
 @Component({
   selector: 'nw-box-work',
-  imports: [MatButton, Plaque, RouterLink, VesselGlyph],
+  imports: [Chips, MatButton, Plaque, RouterLink, VesselGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './box-work.html',
   styleUrl: './box-work.scss',
@@ -157,6 +160,14 @@ export class BoxWork {
       ? 'No flame yet: gloves and surfaces dry'
       : PROMPT_WORDS[work];
   });
+  /** Spawn that was weighed out, into bulk: it may be broken up and mixed, or lie otherwise. */
+  protected readonly asksHowItLies = computed(() => {
+    const step = this.current();
+    return step !== undefined && this.unit() === 'g' && formOf(step.target.batch) === 'bulk';
+  });
+  protected readonly waysToLie = choicesOf(SpawnLies.options, SPAWN_LIES_WORDS);
+  /** Said once, and then of every vessel until it is said otherwise. */
+  protected readonly lies = signal<SpawnLies | undefined>(undefined);
   protected readonly promptDone = computed(() => PROMPT_DONE[this.work()]);
 
   /** Vessels that may stand open at once, of the same job. */
@@ -301,7 +312,8 @@ export class BoxWork {
     }
     this.busy.set(true);
     const flamed = this.prompted() && this.work() !== 'pour';
-    await this.journal.say(inoculation(first.job, steps, { times, flamed }));
+    const spawnLies = this.asksHowItLies() ? this.lies() : undefined;
+    await this.journal.say(inoculation(first.job, steps, { times, flamed, spawnLies }));
     this.prompted.set(false);
     this.busy.set(false);
   }
@@ -320,7 +332,11 @@ export class BoxWork {
 function inoculation(
   { sources, each, sharing, sector }: Job,
   steps: readonly Step[],
-  { times, flamed }: { readonly times: 1 | 2; readonly flamed: boolean },
+  {
+    times,
+    flamed,
+    spawnLies,
+  }: { readonly times: 1 | 2; readonly flamed: boolean; readonly spawnLies: SpawnLies | undefined },
 ): Said {
   const together = sharing === 'together' && sources.length > 1;
   const doseEach = each * times * (together ? sources.length : 1);
@@ -343,5 +359,6 @@ function inoculation(
     ...(sector !== undefined && { sector }),
     ...(part !== undefined && part !== 'whole' && { compartment: part }),
     ...(flamed && { flamed }),
+    ...(spawnLies !== undefined && { spawnLies }),
   };
 }

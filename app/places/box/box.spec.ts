@@ -1,4 +1,16 @@
-import { fedBy, formOf, formsThatFeed, isUsedUp, sourcesFor, allReadyToInoculate } from '../../../core/index';
+import {
+  allReadyToInoculate,
+  fedBy,
+  forecastVessel,
+  formOf,
+  formsThatFeed,
+  isUsedUp,
+  newId,
+  sourcesFor,
+  type BatchId,
+  type VesselId,
+  type VesselView,
+} from '../../../core/index';
 import { TestBed } from '@angular/core/testing';
 import { Scans } from '../../data/devices/scans';
 import { Journal } from '../../data/journal/journal';
@@ -285,6 +297,39 @@ describe('gloved work', () => {
     expect(work.text()).toContain('All 5 are done.');
     expect(work.text()).toContain('label before they leave the box');
     expect(work.button('To the Shelf').getAttribute('href')).toBe(`/shelf?open=${jars()[0]!.batch.id}`);
+  });
+});
+
+describe('spawn into bulk', () => {
+  let setup: SpecHouse;
+  afterEach(() => setup.close());
+
+  it('is asked how it lies, once for all that follow, and a forecast goes by it', async () => {
+    setup = await demoHouse();
+    const { batches } = setup.house();
+    const like = batches.find((b) => b.code === 'B29')!;
+    const source = batches.find((b) => b.code === 'G25')!.vessels[0]!;
+    const batch = { ...like.batch, id: newId(Date.now(), Math.random) as BatchId, number: 77 };
+    const vessels = like.vessels.map(({ vessel }) => ({
+      ...vessel,
+      id: newId(Date.now(), Math.random) as VesselId,
+      batchId: batch.id,
+    }));
+    await setup.lay('batches', batch);
+    await setup.lay('vessels', ...vessels);
+    const journal = TestBed.inject(Journal);
+    await journal.say({ kind: 'batchMade', batchId: batch.id, vesselIds: vessels.map((v) => v.id) });
+    await journal.say({ kind: 'stepDone', batchId: batch.id, step: 'cooled' });
+    const work = await render(BoxWork, { sitting: `${batch.id}:1.2*${source.vessel.id}*90` });
+    expect(work.text()).toContain('Break it up until it runs loose');
+    await work.press('On top');
+    await work.press('Done, next');
+    await work.press('Mixed through');
+    await work.press('Done, next');
+    const [onTop, mixed] = setup.house().batchById.get(batch.id)!.vessels;
+    expect([onTop!.state.spawnLies, mixed!.state.spawnLies]).toEqual(['onTop', 'mixed']);
+    const full = (v: VesselView) => forecastVessel(setup.house(), v)!.fullDay;
+    expect(full(onTop!)).toBeGreaterThan(full(mixed!) * 1.2);
   });
 });
 

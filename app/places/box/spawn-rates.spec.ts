@@ -29,6 +29,16 @@ describe('rates of spawn', () => {
     );
   });
 
+  it('warn where it leaves no room to mix, and where it does not go in at all', async () => {
+    expect(rates.text()).not.toContain('That fills');
+    await rates.set('eachG', 1400);
+    expect(rates.text()).toMatch(
+      /That fills a 2\.3 kg bag to 9\d %: mix in a clean tub, or lay it in layers\./,
+    );
+    await rates.set('eachG', 1800);
+    expect(rates.text()).toContain('So much does not go into a 2.3 kg bag');
+  });
+
   it('take another by its name, by jars or by volume, and refuse what cannot be', async () => {
     await rates.press(/^Another rate/);
     await rates.press(/^Lean, 110 g/);

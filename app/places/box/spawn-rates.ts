@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import {
   SPAWN_PARTS,
   SPAWN_SHARES,
+  MOST_ROOM_TO_MIX,
   SPAWN_VESSELS,
   formatNumber,
   percentWords,
@@ -30,6 +31,9 @@ const RICHNESSES = ['lean', 'usual', 'rich'] as const satisfies readonly Richnes
   template: `
     @if (words()) {
       <p class="soft" aria-live="polite">{{ words() }}</p>
+    }
+    @if (tightWords()) {
+      <p class="rye strong">{{ tightWords() }}</p>
     }
     <nw-fold title="Another rate: lean to rich, by jars or by volume">
       <nw-chips name="Rate" [options]="rates()" [value]="richness()" (chosen)="take($event)" />
@@ -69,9 +73,22 @@ export class SpawnRates {
   protected readonly partRange = SPAWN_PARTS;
   protected readonly vesselRange = SPAWN_VESSELS;
   protected readonly jarName = computed(() => capital(this.spawning().source.batch.vessel.plural));
+  private readonly rate = computed(() =>
+    unlessRefused(() => spawnRate(this.eachG(), this.spawning()), undefined),
+  );
   protected readonly words = computed(() => {
-    const rate = unlessRefused(() => spawnRate(this.eachG(), this.spawning()), undefined);
+    const rate = this.rate();
     return rate === undefined ? '' : rateWords(rate, this.spawning());
+  });
+  /** What does not fit, or cannot be mixed in there. */
+  protected readonly tightWords = computed(() => {
+    const { roomShare = 0 } = this.rate() ?? {};
+    const { name } = this.spawning().target.batch.vessel;
+    return roomShare > 1
+      ? `So much does not go into a ${name}: less spawn, or part of it into another vessel.`
+      : roomShare > MOST_ROOM_TO_MIX
+        ? `That fills a ${name} to ${percentWords(roomShare, 0)}: mix in a clean tub, or lay it in layers.`
+        : '';
   });
   protected readonly rates = computed(() =>
     RICHNESSES.map((value) => ({

@@ -1,5 +1,6 @@
+import { roomWords } from '../../data/views/room-words';
 import { brothWords, growthWords } from '../../data/views/culture-stand';
-import { measureWords } from '../../data/words/measure-words';
+import { degreesWords, measureWords } from '../../data/words/measure-words';
 import {
   CONTAMINANT_WORDS,
   dayWords,
@@ -26,6 +27,8 @@ import {
   type Place,
   leadingSector,
   placeOfVessel,
+  push,
+  roomAt,
   setCOf,
   useOf,
   readyToInoculate,
@@ -74,24 +77,35 @@ export interface ShelfBatch {
 /** A place with what stands there. */
 export interface ShelfPlace extends Omit<Place, 'schemaVersion' | 'updatedAt'> {
   readonly count: number;
+  readonly standing: readonly VesselView[];
 }
 
 /** Places that are in use, or where something stands still. */
 export function shelfPlaces(house: House): readonly ShelfPlace[] {
-  const counts = new Map<string, number>();
+  const byPlace = new Map<string, VesselView[]>();
   for (const vessel of house.inHand.flatMap((view) => standingOf(view, house))) {
-    const id = placeOfVessel(vessel);
-    counts.set(id, (counts.get(id) ?? 0) + 1);
+    push(byPlace, placeOfVessel(vessel), vessel);
   }
   const known = [...house.placeById.values()].flatMap((place) => {
-    const count = counts.get(place.id) ?? 0;
-    return place.isGone === true && count === 0 ? [] : [{ ...place, count }];
+    const standing = byPlace.get(place.id) ?? [];
+    return place.isGone === true && standing.length === 0
+      ? []
+      : [{ ...place, count: standing.length, standing }];
   });
   // What stands where no place is known any more is shown all the same, and can be moved.
-  const unknown = [...counts].flatMap(([id, count]) =>
+  const unknown = [...byPlace].flatMap(([id, standing]) =>
     house.placeById.has(id)
       ? []
-      : [{ id, count, name: placeWords(id, house), use: useOf(house, id), isGone: true as const }],
+      : [
+          {
+            id,
+            count: standing.length,
+            standing,
+            name: placeWords(id, house),
+            use: useOf(house, id),
+            isGone: true as const,
+          },
+        ],
   );
   return [...known, ...unknown];
 }
@@ -103,13 +117,13 @@ export function standWords(place: ShelfPlace, house: House, nowMs: number): stri
     setC === undefined ? '' : `${thermometerWords(setC)} set`,
     readWords(place.id, house, nowMs),
   ];
-  const room =
-    place.holds === undefined
-      ? ''
-      : place.count > place.holds
-        ? `${place.count} where ${place.holds} stand with ease`
-        : `${place.count} of ${place.holds}`;
+  const room = roomWords(roomAt(place, place.standing), place.holds);
   return [...warmth, room].filter(Boolean).join(', ');
+}
+
+/** Whether a place would stand tighter than with ease if some more came. */
+export function isTightWith(place: ShelfPlace, more: readonly VesselView[]): boolean {
+  return (roomAt(place, [...place.standing, ...more]).share ?? 0) > 1;
 }
 
 /** What is wrong with a place's warmth; empty where nothing is. */
@@ -117,7 +131,16 @@ export function heatWords(house: House, placeId: string, nowMs: number): string 
   const hot = tooHotAt(house, placeId, nowMs);
   return hot === undefined
     ? ''
-    : `Too warm: ${hot.species.toLowerCase()} bears up to ${thermometerWords(hot.mostC)}. Air it, part the vessels, turn the mat down; read it again within the hour.`;
+    : `Too warm: ${hot.species.toLowerCase()} bears up to ${thermometerWords(hot.mostC)}${ownWords(hot.ownK)}. Air it, part the vessels, turn the mat down; read it again within the hour.`;
+}
+
+/** Less is not worth a word. Our choice. */
+const LEAST_OWN_K = 0.5;
+
+function ownWords(ownK: number): string {
+  return ownK < LEAST_OWN_K
+    ? ''
+    : `, and its own growth makes its middle about ${degreesWords(ownK)} warmer than the air`;
 }
 
 /** What is looked at on a walk: what runs, and controls; not what only waits or fruits. */
@@ -284,7 +307,7 @@ function remarkOf(sound: readonly VesselView[], house: House, nowMs: number): st
 function wordOf(view: VesselView): string {
   const { state } = view;
   if (state.phase === 'cooked') {
-    return state.isControl === true ? 'control' : 'waits';
+    return state.isControl === true ? 'control' : view.batch.stage === 'agar' ? 'blank' : 'waits';
   }
   if (state.watchedAt !== undefined) {
     return 'watch';

@@ -36,7 +36,15 @@ import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { CONTAMINANT_WORDS } from '../../data/words/words';
 import { Keys } from '../../data/devices/keys';
-import { heatWords, isWalked, shelfBatches, shelfPlaces, standWords, type ShelfBatch } from './shelf-model';
+import {
+  heatWords,
+  isTightWith,
+  isWalked,
+  shelfBatches,
+  shelfPlaces,
+  standWords,
+  type ShelfBatch,
+} from './shelf-model';
 import { Labels } from '../../pieces/labels';
 import { TroubleCard } from './trouble-card';
 
@@ -189,6 +197,7 @@ export class Shelf {
   /** With a mouse at once; a finger must rest first, or the page could not be scrolled. */
   protected readonly dragDelay = { touch: 350, mouse: 0 };
 
+  protected readonly isTightWith = isTightWith;
   protected readonly elsewhere = computed(() =>
     this.places().filter((p) => p.isGone !== true && p.id !== this.place()),
   );

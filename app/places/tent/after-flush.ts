@@ -1,28 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
-import {
-  EMPTY_HOUSE,
-  dryingFactor,
-  formatNumber,
-  nextFlushOf,
-  thatBore,
-  yieldsOf,
-  type OutTo,
-  type VesselView,
-} from '../../../core/index';
+import { EMPTY_HOUSE, formatNumber, nextFlushOf, type OutTo, type VesselView } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
 import { listed } from '../../data/words/listed';
 import { amountWords } from '../../data/words/measure-words';
 import { AskNumber } from '../../pieces/form/ask-number';
 import { Fold } from '../../pieces/fold';
+import { CameTo } from './came-to';
 import { efficiencyOf, ordinal } from './tent-model';
 
 /** What a block gave, what its next flush is likely to bring, its soak, and where it goes once it is spent. */
 @Component({
   selector: 'nw-after-flush',
-  imports: [AskNumber, Fold, MatButton],
+  imports: [AskNumber, CameTo, Fold, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sum()) {
@@ -62,15 +54,7 @@ import { efficiencyOf, ordinal } from './tent-model';
         Soaked, not weighed
       </button>
     </nw-fold>
-    @if (yields().length > 0) {
-      <nw-fold [title]="'What your ' + speciesName() + ' came to'">
-        <ul>
-          @for (line of yields(); track line) {
-            <li>{{ line }}</li>
-          }
-        </ul>
-      </nw-fold>
-    }
+    <nw-came-to [vessel]="vessel()" />
     <nw-fold title="Spent">
       <p>
         A spent block still drops spores and draws gnats: take it outdoors the same day, shut, and not through
@@ -98,7 +82,6 @@ export class AfterFlush {
   private readonly store = inject(HouseStore);
   private readonly house = computed(() => this.store.house() ?? EMPTY_HOUSE);
 
-  protected readonly speciesName = computed(() => this.vessel().species?.name.toLowerCase() ?? 'blocks');
   protected readonly sum = computed(() => {
     const { harvests } = this.vessel().state;
     return harvests.length === 0
@@ -128,32 +111,6 @@ export class AfterFlush {
     const last = this.vessel().state.chills.at(-1);
     return last && `Last ${format(Date.parse(last.at), 'd MMM')}, for ${formatNumber(last.hours)} h.`;
   });
-  /** All that bore of this species, here. */
-  protected readonly yields = computed((): readonly string[] => {
-    const house = this.house();
-    const bore = thatBore(house, this.vessel().species?.id);
-    const grainGPerL = bore
-      .flatMap((v) => v.state.sourceVesselIds)
-      .flatMap((id) => {
-        const formula = house.vesselById.get(id)?.batch.formula;
-        return formula === undefined || formula.basis === 'perLiter' ? [] : [formula.settledGPerL.value];
-      })[0];
-    const yields = yieldsOf(bore, grainGPerL);
-    if (yields === undefined) {
-      return [];
-    }
-    const { vessels, freshG, perVesselG, efficiency, perDryKgG, perGrainLiterG } = yields;
-    const factor = dryingFactor(bore);
-    return [
-      `${amountWords(freshG)} fresh of ${vessels}, ${amountWords(perVesselG)} each`,
-      efficiency === undefined
-        ? ''
-        : `${formatNumber(efficiency * 100)} % of what was dry, ${amountWords(perDryKgG ?? 0)} of a dry kilogram`,
-      perGrainLiterG === undefined ? '' : `${amountWords(perGrainLiterG)} of a liter of grain spawn`,
-      factor === undefined ? '' : `${formatNumber(factor, 1)} g fresh make 1 g dry`,
-    ].filter(Boolean);
-  });
-
   protected readonly keepDry = (dryG: number): Promise<boolean> => {
     const flush = this.toDry();
     return flush === undefined

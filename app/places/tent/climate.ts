@@ -4,21 +4,23 @@ import {
   ElementRef,
   computed,
   inject,
+  input,
   resource,
   signal,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { MatButton } from '@angular/material/button';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { format } from 'date-fns';
 import type { EChartsCoreOption } from 'echarts/core';
+import { switchMap } from 'rxjs';
 import {
   DAY_MS,
   EMPTY_HOUSE,
   GAP_MS,
   HOUR_MS,
   formatNumber,
+  placesInUse,
   subjectOfPlace,
+  typedReads,
   fruitingAt,
   fruitingBand,
   sideOf,
@@ -26,22 +28,19 @@ import {
   type Summary,
   type Bin,
   type Channel,
+  type Reading,
   type Window,
 } from '../../../core/index';
 import { shownUnit } from '../../data/words/measure-words';
 import { Time } from '../../data/clock/time';
-import { ClimateFeed } from '../../data/devices/climate-feed';
-import type { Feed } from '../../data/devices/kept-feed';
 import { Night } from '../../data/devices/night';
 import { HouseStore } from '../../data/store/house-store';
-import { WHICH_HOUSE } from '../../data/store/which-house';
 import { ReadingStore, type ReadSeries } from '../../data/store/reading-store';
 import { lastKnown } from '../../data/views/last-known';
-import { CHANNEL_WORDS, channelFigure, channelWords, shortTime } from '../../data/words/words';
+import { CHANNEL_WORDS, channelFigure, channelWords, placeWords, shortTime } from '../../data/words/words';
 import { Chart } from '../../pieces/chart';
 import { colorsOf } from '../../pieces/chart-colors';
-import { ReadingsImport } from '../../pieces/readings-import';
-import { Fold } from '../../pieces/fold';
+import { LoggerFold } from '../../pieces/logger-fold';
 
 const SPANS = [
   { word: 'Day', days: 1 },
@@ -52,12 +51,11 @@ const SPANS = [
 ] as const;
 /** Bins over the width of the chart: about two pixels each. */
 const BINS = 480;
-const TENT = subjectOfPlace('tent');
 
-/** What loggers read of the tent: one channel at a time, its least and most of each moment, silences left empty. */
+/** What loggers and people read of a place: one channel at a time, its least and most of each moment, silences left empty. */
 @Component({
   selector: 'nw-climate',
-  imports: [Chart, Fold, MatButton, MatButtonToggle, MatButtonToggleGroup, ReadingsImport],
+  imports: [Chart, LoggerFold, MatButtonToggle, MatButtonToggleGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './climate.html',
   styleUrl: './climate.scss',
@@ -69,19 +67,30 @@ export class Climate {
   private readonly time = inject(Time);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
-  private readonly climateFeed = inject(ClimateFeed);
-  protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
-  protected readonly feed = this.climateFeed.feed;
-  protected readonly heard = computed(() => {
-    const atMs = this.climateFeed.heardAtMs();
-    return atMs === undefined ? ', not heard yet' : `, heard ${format(atMs, 'HH:mm')}`;
-  });
+  readonly placeId = input.required<string>();
 
-  protected readonly tent = TENT;
+  private readonly subject = computed(() => subjectOfPlace(this.placeId()));
+  private readonly inHouse = computed(() => this.house.house() ?? EMPTY_HOUSE);
+  /** Whose it is, where there are several. */
+  protected readonly named = computed(() =>
+    placesInUse(this.inHouse(), 'fruit').length > 1 ? `: ${placeWords(this.placeId(), this.inHouse())}` : '',
+  );
   protected readonly spans = SPANS;
   protected readonly days = signal<number>(7);
   private readonly chosen = signal<Channel | undefined>(undefined);
-  private readonly all = toSignal(this.store.seriesOf(TENT), { initialValue: [] as readonly ReadSeries[] });
+  private readonly logged = toSignal(
+    toObservable(this.subject).pipe(switchMap((subject) => this.store.seriesOf(subject))),
+    { initialValue: [] as readonly ReadSeries[] },
+  );
+  private readonly typed = computed(() => typedReads(this.inHouse(), this.placeId()));
+  /** What was logged, with what was typed of the same; and what was typed alone. */
+  private readonly all = computed((): readonly ReadSeries[] => {
+    const logged = new Map(this.logged().map((s) => [s.channel, s]));
+    const channels = [...new Set([...logged.keys(), ...this.typed().keys()])];
+    return channels.flatMap(
+      (channel) => withTyped(channel, logged.get(channel), this.typed().get(channel)) ?? [],
+    );
+  });
   protected readonly series = computed(() =>
     this.all().map((s) => {
       const { name } = CHANNEL_WORDS[s.channel];
@@ -96,8 +105,8 @@ export class Climate {
   protected readonly shown = computed(
     () => this.all().find((s) => s.channel === this.chosen()) ?? this.all()[0],
   );
-  private readonly fruiting = computed(() => fruitingAt(this.house.house() ?? EMPTY_HOUSE, 'tent'));
-  /** What suits all that fruits in the tent. */
+  private readonly fruiting = computed(() => fruitingAt(this.inHouse(), this.placeId()));
+  /** What suits all that fruits there. */
   private readonly band = computed(
     () => {
       const shown = this.shown();
@@ -133,11 +142,11 @@ export class Climate {
       const [shown, window] = [this.shown(), this.window()];
       return shown === undefined || window === undefined
         ? undefined
-        : { channel: shown.channel, window, band: this.band() };
+        : { subject: this.subject(), channel: shown.channel, window, band: this.band() };
     },
-    loader: async ({ params: { channel, window, band } }): Promise<Drawn> => {
+    loader: async ({ params: { subject, channel, window, band } }): Promise<Drawn> => {
       const isOutside = (value: number) => band !== undefined && sideOf(value, band) !== undefined;
-      const thinner = await this.store.thinned(TENT, channel, window, SLOWEST_MS, isOutside);
+      const thinner = await this.store.thinned(subject, channel, window, SLOWEST_MS, isOutside);
       // Between two bins lie as many minutes as a bin is wide.
       const gapMs = Math.max(GAP_MS, (2 * (window.toMs - window.fromMs)) / window.pixels, SLOWEST_MS);
       return { channel, window, band, ...thinner.summary(), parts: thinner.stretches(gapMs) };
@@ -148,8 +157,10 @@ export class Climate {
   protected readonly words = computed(() => {
     const value = this.drawn();
     const bins = value?.parts.flat() ?? [];
+    const typed = this.typedIn(value).length;
+    const typedWords = typed === 0 ? '' : `${formatNumber(typed)} typed, as dots`;
     if (value === undefined || bins.length === 0) {
-      return '';
+      return typedWords;
     }
     const count = bins.reduce((sum, b) => sum + b.count, 0);
     const mean = bins.reduce((sum, b) => sum + b.mean * b.count, 0) / count;
@@ -160,7 +171,7 @@ export class Climate {
     const outside =
       band === undefined || hours === 0 ? '' : `; outside ${bandWords(value.channel, band)} for ${hours} h`;
     const cuts = silences === 0 ? '' : `, ${silences === 1 ? 'one silence' : `${silences} silences`}`;
-    return `${least.figure} to ${most.figure} ${most.sign}, on average ${channelFigure(value.channel, mean).figure}; ${formatNumber(count)} readings${cuts}${outside}`;
+    return `${least.figure} to ${most.figure} ${most.sign}, on average ${channelFigure(value.channel, mean).figure}; ${formatNumber(count)} readings${cuts}${outside}${typedWords === '' ? '' : `; ${typedWords}`}`;
   });
   protected readonly options = computed<EChartsCoreOption | undefined>(() => {
     this.night.light();
@@ -168,19 +179,21 @@ export class Climate {
     return value && this.optionsOf(value);
   });
 
-  protected listen(kind: Feed['kind']): void {
-    this.climateFeed.start({ kind, placeId: 'tent' });
-  }
-
-  protected stopListening(): void {
-    this.climateFeed.stop();
-  }
-
   protected show(channel: Channel): void {
     this.chosen.set(channel);
   }
 
-  private optionsOf({ channel, parts, band, window: { fromMs, toMs } }: Drawn): EChartsCoreOption {
+  /** What was typed of the channel and the window that are drawn. */
+  private typedIn(value: Drawn | undefined): readonly Reading[] {
+    const reads = (value && this.typed().get(value.channel)) ?? [];
+    return reads.filter(
+      ({ atMs }) => value !== undefined && atMs >= value.window.fromMs && atMs <= value.window.toMs,
+    );
+  }
+
+  private optionsOf(drawn: Drawn): EChartsCoreOption {
+    const { channel, parts, band, window } = drawn;
+    const { fromMs, toMs } = window;
     const { toShown } = shownUnit(CHANNEL_WORDS[channel].unit);
     const { ink, soft, line, grain, done, font } = colorsOf(this.host);
     const text = { color: soft, fontSize: 15, fontFamily: font };
@@ -225,9 +238,37 @@ export class Climate {
             data: [band?.low, band?.high].flatMap((at) => (at === undefined ? [] : [{ yAxis: toShown(at) }])),
           },
         },
+        {
+          ...quiet,
+          data: this.typedIn(drawn).map(({ atMs, value }): Point => [atMs, toShown(value)]),
+          lineStyle: { width: 0 },
+          symbol: 'circle',
+          symbolSize: 11,
+          itemStyle: { color: ink },
+        },
       ],
     };
   }
+}
+
+/** One channel, from whoever read it; undefined where nobody did. */
+function withTyped(
+  channel: Channel,
+  logged: ReadSeries | undefined,
+  typed: readonly Reading[] = [],
+): ReadSeries | undefined {
+  const [first, last] = [typed[0], typed.at(-1)];
+  if (first === undefined || last === undefined) {
+    return logged;
+  }
+  const own = { channel, fromMs: first.atMs, toMs: last.atMs, last: last.value, source: '' };
+  return logged === undefined
+    ? own
+    : {
+        ...(logged.toMs >= own.toMs ? logged : own),
+        fromMs: Math.min(logged.fromMs, own.fromMs),
+        toMs: Math.max(logged.toMs, own.toMs),
+      };
 }
 
 interface Drawn extends Summary {

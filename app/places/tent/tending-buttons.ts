@@ -1,4 +1,4 @@
-import { Tending, tendingAt, tendingDue, type House } from '../../../core/index';
+import { Tending, airTroubles, lastAtPlace, tendingDue, type House } from '../../../core/index';
 import { shortTime } from '../../data/words/words';
 
 const WORDS: Readonly<Record<Tending, string>> = { misted: 'Misted', fanned: 'Fanned' };
@@ -12,8 +12,9 @@ export interface TendingButton {
 }
 
 export function tendingButtons(placeId: string, house: House, nowMs: number): readonly TendingButton[] {
-  const last = tendingAt(house, placeId);
+  const last = lastAtPlace(house, placeId);
   const due = tendingDue(house, nowMs).filter((d) => d.placeId === placeId);
+  const stale = airTroubles(house, nowMs).filter((t) => t.placeId === placeId);
   return Tending.options.map((how) => {
     const asked = due.find((d) => d.how === how);
     const at = last[how];
@@ -25,7 +26,7 @@ export function tendingButtons(placeId: string, house: House, nowMs: number): re
       how,
       word: WORDS[how],
       last: words.filter(Boolean).join(', '),
-      isDue: asked !== undefined && asked.atMs <= nowMs,
+      isDue: (asked !== undefined && asked.atMs <= nowMs) || stale.some((t) => t.answer === how),
     };
   });
 }

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { blockDryMassG } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
+import { FakeSource } from '../../testing/fake-source';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Tent } from './tent';
@@ -162,7 +163,36 @@ describe('the Tent', () => {
       expect(block('B28-2').state.harvests).toEqual([
         jasmine.objectContaining({ massG: 318, quality: 'prime', use: 'dried', dryG: 29 }),
       ]);
+      await tent.press(/^What your/);
       expect(tent.text()).toContain('11.0 g fresh make 1 g dry');
+    });
+
+    it('takes a flush from a scale once it stands, to be typed over', async () => {
+      const real = globalThis.EventSource;
+      globalThis.EventSource = FakeSource as unknown as typeof EventSource;
+      try {
+        await tent.press('From a scale');
+        const source = FakeSource.opened.at(-1)!;
+        const at = new Date().toISOString();
+        source.say({ source: 'kitchen', readings: [{ at, channel: 'scaleG', value: 287 }] });
+        await tent.settle();
+        await tent.press(/287 g ?take it from the scale/);
+        expect(tent.text()).toContain('28 % of its 1 032 g dry');
+        await tent.press('Harvested, 287 g');
+        expect(block('B28-2').state.harvests.map((h) => h.massG)).toEqual([287]);
+      } finally {
+        globalThis.EventSource = real;
+      }
+    });
+
+    it('tells what a species came to for the money and for the hour once that is asked', async () => {
+      await tent.set('open', 'B28-1');
+      expect(tent.text()).not.toContain('for an hour of work');
+      await tent.press(/^What your/);
+      expect(tent.text()).toMatch(/[\d.]+ of money went in, cooks and spawn too: [\d\s]+ g fresh for each 1/);
+      expect(tent.text()).toMatch(
+        /[\d\s]+ g for an hour of work, by the times of your notes: [\d.]+ h at them/,
+      );
     });
 
     it('notes a soak with what it took up', async () => {

@@ -19,20 +19,23 @@ import {
   placeToFruit,
   placesInUse,
   placeOfVessel,
+  roomAt,
   type Opening,
   type Tending,
   type VesselKind,
   formatNumber,
   isRunFull,
   lastFraction,
+  nextFlushOf,
   type VesselView,
   EMPTY_HOUSE,
   allReadyToInoculate,
 } from '../../../core/index';
 import { capital } from '../../data/words/capital';
 import { OPENING_WORDS, QUALITY_WORDS, USE_WORDS } from '../../data/words/look-words';
+import { roomWords } from '../../data/views/room-words';
 import { listed } from '../../data/words/listed';
-import { amountWords, shownUnit } from '../../data/words/measure-words';
+import { amountWords, fieldText, shownUnit } from '../../data/words/measure-words';
 import { readWords, suspectWords } from '../../data/words/words';
 import { HouseStore } from '../../data/store/house-store';
 import { openedIn } from '../../data/views/opened';
@@ -43,6 +46,7 @@ import { Dialogs } from '../../pieces/dialogs';
 import { Fold } from '../../pieces/fold';
 import { Chips, choicesOf } from '../../pieces/form/chips';
 import { Plaque } from '../../pieces/plaque';
+import { ScaleReading } from '../../pieces/scale-reading';
 import { VesselInspector } from '../../pieces/vessel-inspector';
 import { Keys } from '../../data/devices/keys';
 import { AfterFlush } from './after-flush';
@@ -51,6 +55,8 @@ import { tendingButtons } from './tending-buttons';
 import { flushName, isSporing, sporesWords, tentBlocks, usualRange, type TentBlock } from './tent-model';
 
 const MOST_DIGITS = 5;
+/** A first flush for practice, of what the block weighs dry. Made up. */
+const PRETENDED_SHARE = 0.4;
 /** How each kind of vessel may be opened. Common practice, no source. */
 const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, readonly Opening[]>>> = {
   bag: ['slit', 'cross', 'top', 'side', 'holes', 'shut'],
@@ -63,7 +69,18 @@ const WAYS: Readonly<{ bag: readonly Opening[] } & Partial<Record<VesselKind, re
 /** Blocks from spawn to the bowl: run, open, pins, flushes by mass. */
 @Component({
   selector: 'nw-tent',
-  imports: [AfterFlush, BlockDrawing, Chips, Climate, Fold, MatButton, Plaque, RouterLink, VesselInspector],
+  imports: [
+    AfterFlush,
+    BlockDrawing,
+    Chips,
+    Climate,
+    Fold,
+    MatButton,
+    Plaque,
+    RouterLink,
+    ScaleReading,
+    VesselInspector,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tent.html',
   styleUrl: './tent.scss',
@@ -114,11 +131,8 @@ export class Tent {
   protected readonly tents = computed(() => {
     const house = this.store.house() ?? EMPTY_HOUSE;
     return placesInUse(house, 'fruit').map((place) => {
-      const count = this.blocks().filter((b) => placeOfVessel(b.view) === place.id).length;
-      const words = [
-        readWords(place.id, house, this.minute()),
-        place.holds === undefined ? '' : `${count} of ${place.holds}`,
-      ];
+      const here = this.blocks().flatMap((b) => (placeOfVessel(b.view) === place.id ? [b.view] : []));
+      const words = [readWords(place.id, house, this.minute()), roomWords(roomAt(place, here), place.holds)];
       return {
         id: place.id,
         name: place.name,
@@ -144,6 +158,13 @@ export class Tent {
       blocks[0]
     );
   });
+  /** Whose climate is shown: where the chosen block stands, if that is a place for fruiting. */
+  protected readonly climateOf = computed(() => {
+    const [house, view] = [this.store.house() ?? EMPTY_HOUSE, this.selected()?.view];
+    const tents = placesInUse(house, 'fruit').map((p) => p.id);
+    const here = view && placeOfVessel(view);
+    return here !== undefined && tents.includes(here) ? here : (tents[0] ?? 'tent');
+  });
   protected readonly summary = computed(() => {
     const names = [...new Set(this.blocks().flatMap((b) => b.view.species?.name.toLowerCase() ?? []))];
     const count = this.blocks().length;
@@ -160,6 +181,15 @@ export class Tent {
     return this.blocks().find(
       (b) => b.look === 'ripe' && b !== selected && b.view.species?.id === selected?.view.species?.id,
     );
+  });
+  /** What a block like this one gives next; a pretended scale shows that. */
+  protected readonly pretendG = computed(() => {
+    const view = this.selected()?.view;
+    return view === undefined
+      ? 0
+      : Math.round(
+          nextFlushOf(view, this.store.house() ?? EMPTY_HOUSE).massG ?? PRETENDED_SHARE * blockDryMassG(view),
+        );
   });
   protected readonly share = computed(() => {
     const [selected, house] = [this.selected(), this.store.house()];
@@ -232,6 +262,11 @@ export class Tent {
     } else if (this.typed().length < MOST_DIGITS && !(key === '.' && this.typed().includes('.'))) {
       this.typed.update((t) => (t === '0' && key !== '.' ? key : t + key));
     }
+  }
+
+  /** What a scale showed stands on the pad as if it had been typed: it can be typed over. */
+  protected typeG(massG: number): void {
+    this.typed.set(fieldText(massG, 'g'));
   }
 
   /** Digits are a mass only while the pad has the focus; elsewhere they change place. */

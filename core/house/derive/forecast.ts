@@ -5,7 +5,7 @@ import {
   type ColonizationForecast,
   type ColonizationPrior,
 } from '../../growth/forecast.js';
-import { doseRate } from '../../growth/dose-rate.js';
+import { doseRate, quickerByMixing } from '../../growth/dose-rate.js';
 import { narrowed, type OwnRun } from '../../growth/own-runs.js';
 import type { ColonizationMark, VesselMarks } from '../../growth/pooled-fit.js';
 import { hasStalled } from '../../growth/stall.js';
@@ -82,11 +82,11 @@ export function marksByClock(
   };
 }
 
-/** What was moved over was spawned elsewhere. */
-function rateOfDose({ doseEach, doseUnit, repotted }: VesselState, batch: Batch): number {
+/** By how much it was given and how that lies; what was moved over was spawned elsewhere. */
+function rateOfDose({ doseEach, doseUnit, repotted, spawnLies }: VesselState, batch: Batch): number {
   return repotted !== undefined || (batch.stage !== 'grain' && batch.stage !== 'bulk')
     ? 1
-    : doseRate(doseEach, doseUnit, batch.stage, heldAtFirst(batch).amount);
+    : quickerByMixing(spawnLies) * doseRate(doseEach, doseUnit, batch.stage, heldAtFirst(batch).amount);
 }
 
 /** Forecast of one vessel, from its own marks and those of its siblings; of a sound one that runs. */

@@ -6,6 +6,7 @@ import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
 import type { Log } from '../../record/readings.js';
 import { FactIndexDraft } from './fact-index.js';
+import { newsOf } from './last-at-place.js';
 import { ListDraft, ListsDraft } from './ordered.js';
 import { placesWith } from './places-with.js';
 import { recordsWith, type LiveRecords, type NewRows } from './records-with.js';
@@ -178,8 +179,8 @@ export class HouseInMaking {
     if (fact.kind === 'placeRead' || fact.kind === 'placeSet') {
       this.touched.warmth = true;
     }
-    if (fact.kind === 'tended') {
-      this.touched.tended = true;
+    if (newsOf(fact) !== undefined) {
+      this.touched.lastAt = true;
     }
     if ('vesselIds' in fact) {
       fact.vesselIds.forEach((id) => vessels.add(id));

@@ -18,8 +18,8 @@ export class Touched {
   readonly species = new Set<string>();
   /** Whether it is known to be warmer or colder somewhere than before. */
   warmth = false;
-  /** Whether a place was misted or fanned. */
-  tended = false;
+  /** Whether a place was misted or fanned, or its air read. */
+  lastAt = false;
 
   allBatches(): ReadonlySet<BatchId> {
     return new Set([...this.batches, ...this.wholeBatches]);

@@ -12,6 +12,7 @@ import type {
   Layer,
   Opening,
   RepotHow,
+  SpawnLies,
   SuspectAt,
   Wetness,
 } from '../../record/entry.js';
@@ -47,6 +48,8 @@ export interface VesselState {
   readonly sourceVesselIds: readonly VesselId[];
   readonly doseEach?: number;
   readonly doseUnit?: CultureUnit;
+  /** How its spawn lies in it, where that was told. */
+  readonly spawnLies?: SpawnLies;
   /** Where on its source it was cut. */
   readonly sector?: string;
   /** Parts of a dish that were sown, by number. */
@@ -204,6 +207,7 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       draft.sourceVesselIds = [...new Set([...draft.sourceVesselIds, ...fact.sourceVesselIds])];
       draft.doseEach = fact.doseEach;
       draft.doseUnit = fact.doseUnit;
+      draft.spawnLies = fact.spawnLies;
       draft.sector = fact.sector;
       draft.drawn = fact.drawn;
       draft.repotted = fact.repotted?.how;

@@ -20,7 +20,7 @@ import { isForetold } from './forecast.js';
 import { placesWith } from './places-with.js';
 import { runsBefore, runsWith, sameRuns } from './own-runs.js';
 import type { RunsOfKind } from './runs-of-kind.js';
-import { tendedBy } from './tended.js';
+import { lastAtPlaces } from './last-at-place.js';
 import { Warmth } from './warmth.js';
 import type { Workings } from './workings.js';
 
@@ -115,7 +115,7 @@ export class Views {
       kinds: this.kinds,
       warmth: this.warmth,
       runs: this.runs,
-      tended: touched.tended ? tendedBy(rows.index.facts) : this.before.tended,
+      lastAt: touched.lastAt ? lastAtPlaces(rows.index.facts) : this.before.lastAt,
       sharedByCook: this.sharedByCook.done(),
       batchViews: this.batchViews.done(),
       vesselViews: this.vesselViews.done(),

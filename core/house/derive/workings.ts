@@ -8,7 +8,7 @@ import { EMPTY_INDEX, type FactIndex } from './fact-index.js';
 import type { Kinds } from './kinds.js';
 import { NO_LINEAGE, type LayeredLineage } from './lineage-with.js';
 import type { RunsOfKind } from './runs-of-kind.js';
-import type { TendedAt } from './tended.js';
+import type { LastAtPlace } from './last-at-place.js';
 import type { Warmth } from './warmth.js';
 import type { SharedFacts } from './shared-facts.js';
 
@@ -21,7 +21,7 @@ export interface Workings {
   readonly warmth?: Warmth;
   readonly runs: RunsOfKind;
   /** By place. */
-  readonly tended: ReadonlyMap<string, TendedAt>;
+  readonly lastAt: ReadonlyMap<string, LastAtPlace>;
   readonly batchRows: LayeredMap<BatchId, Batch>;
   readonly vesselRows: LayeredMap<VesselId, Vessel>;
   readonly cookRows: LayeredMap<CookId, Cook>;
@@ -44,7 +44,7 @@ export const NO_WORKINGS: Workings = {
   lineage: NO_LINEAGE,
   kinds: LayeredMap.empty(),
   runs: new Map(),
-  tended: new Map(),
+  lastAt: new Map(),
   batchRows: LayeredMap.empty(),
   vesselRows: LayeredMap.empty(),
   cookRows: LayeredMap.empty(),

@@ -1,21 +1,12 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  DestroyRef,
-  computed,
-  inject,
-  input,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { WATER, doseFor, kitchenOf, takesUpWater, type BatchView } from '../../../../core/index';
 import { type Figure, volumeWords, weighedFigure, weighedWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
-import { Scale } from '../../../data/devices/scale';
 import { Journal } from '../../../data/journal/journal';
-import { WHICH_HOUSE } from '../../../data/store/which-house';
 import { plannedStrength } from '../cook/planned-strength';
 import { AskNumber } from '../../../pieces/form/ask-number';
+import { ScaleReading } from '../../../pieces/scale-reading';
 
 const MOST_G = 1_000_000;
 
@@ -35,7 +26,7 @@ interface Row {
  */
 @Component({
   selector: 'nw-weigh-list',
-  imports: [AskNumber, MatButton],
+  imports: [AskNumber, MatButton, ScaleReading],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './weigh-list.html',
   styles: `
@@ -107,8 +98,6 @@ export class WeighList {
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
-  protected readonly scale = inject(Scale);
-  protected readonly madeUp = inject(WHICH_HOUSE).madeUp;
   protected readonly open = signal('');
   protected readonly most = MOST_G;
   private readonly stepG = computed(() => this.store.household()?.scaleStepG ?? 1);
@@ -154,19 +143,11 @@ export class WeighList {
     return isStrained ? left : [water, ...left];
   });
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => {
-      this.scale.stop();
-    });
-  }
-
   protected weighed(massG: number): Figure {
     return weighedFigure(massG, this.stepG());
   }
 
-  protected words(massG: number): string {
-    return weighedWords(massG, this.stepG());
-  }
+  protected readonly words = (massG: number): string => weighedWords(massG, this.stepG());
 
   protected tick(row: Row, massG: number): void {
     if (row.weighedG !== undefined) {

@@ -1,0 +1,45 @@
+import { RoomFor, type Place, type VesselKind } from '../record/definitions.js';
+import type { VesselView } from './derive/house.js';
+
+/** As what each kind takes room; what lies flat in a drawer takes none. */
+const SIZE_OF: Readonly<Partial<Record<VesselKind, RoomFor>>> = {
+  jar: 'jar',
+  bottle: 'jar',
+  bag: 'bag',
+  dish: 'dish',
+  tub: 'tub',
+  tray: 'tub',
+};
+
+/** Sums of parts fall short of a whole by less. */
+const ROUNDING = 1e-9;
+
+/** How much of a place is taken. */
+export interface Room {
+  readonly count: number;
+  /** Of what stands there with ease, from 0; above 1 it stands tight. Undefined where nobody said how much does. */
+  readonly share?: number;
+  /** How many more of one kind there is room for, of each kind that was told. */
+  readonly left: readonly { readonly of: RoomFor; readonly count: number }[];
+}
+
+/** Kinds share a place: a place for forty jars or ten blocks is full with twenty jars and five blocks. */
+export function roomAt(
+  { holds, roomFor }: Pick<Place, 'holds' | 'roomFor'>,
+  standing: readonly VesselView[],
+): Room {
+  const most = ({ batch }: VesselView) => {
+    const size = SIZE_OF[batch.vessel.kind];
+    return (size && roomFor?.[size]) ?? holds;
+  };
+  const isTold = holds !== undefined || Object.keys(roomFor ?? {}).length > 0;
+  const share = standing.reduce((sum, view) => sum + 1 / (most(view) ?? Infinity), 0);
+  return {
+    count: standing.length,
+    ...(isTold && { share }),
+    left: RoomFor.options.flatMap((of) => {
+      const all = roomFor?.[of];
+      return all === undefined ? [] : [{ of, count: Math.max(0, Math.floor((1 - share) * all + ROUNDING)) }];
+    }),
+  };
+}
