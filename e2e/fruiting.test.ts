@@ -26,7 +26,7 @@ test('two flushes of two blocks go into one bowl, and each block keeps its own h
   for (const code of ['B28-2', 'B28-4']) {
     await page.goto(`/demo/tent?open=${code}`);
     await button(page, 'Pins seen').click();
-    await last(page, new RegExp(`${code} pins`));
+    await last(page, new RegExp(`${code}: pins`));
   }
   await weigh(page, 'B28-4', '90');
   await button(page, 'Harvested, 90 g').click();
@@ -64,7 +64,7 @@ test('dry air of the tent is a deed of the day until somebody mists', async ({ p
 test('a climate with a gap is drawn with the gap, and says so', async ({ page }) => {
   await openDemo(page, 'tent');
   await button(page, "Bring in a logger's file").click();
-  const start = Date.now() - 3 * 86_400_000;
+  const start = Date.now() - 4 * 86_400_000;
   const rows = Array.from({ length: 400 }, (_, n) => {
     // Ten minutes apart, with half a day left out in the middle.
     const at = new Date(start + (n + (n < 200 ? 0 : 72)) * 600_000).toISOString();

@@ -1,4 +1,4 @@
-import { HOUR_MS, airIsNews, airTroubles, checkEntry, dueItems, type VesselId } from '../index.js';
+import { HOUR_MS, airIsNews, airTroubles, checkEntry, dueItems, isLate, type VesselId } from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 import { outOfRange } from '../testing/refused.js';
 
@@ -45,8 +45,17 @@ describe('air that does not suit what fruits', () => {
   it('is a deed of the day at the Tent, at once', () => {
     const bench = fruiting();
     read(bench, 31, 'co2Ppm', 1600);
-    const air = dueItems(bench.house, bench.day(31.1)).filter((d) => d.deed.kind === 'air');
-    expect(air.map((d) => [d.place, d.exact, d.atMs])).toEqual([['tent', true, bench.day(31)]]);
+    const [first, ...later] = dueItems(bench.house, bench.day(31.1));
+    expect([first!.deed.kind, first!.place, first!.exact, first!.atMs]).toEqual([
+      'air',
+      'tent',
+      true,
+      bench.day(31),
+    ]);
+    expect(later.length).withContext('before all else').toBeGreaterThan(0);
+    expect(isLate(first!, bench.day(31.1), bench.day(31)))
+      .withContext('it lasts')
+      .toBeFalse();
   });
 
   it('goes by what fruits there: long stems bear more, and an empty tent asks for nothing', () => {

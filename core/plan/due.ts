@@ -70,7 +70,7 @@ const LOOK_EVERY_DAYS = 4;
 const WATCH_EVERY_DAYS = 1;
 const FIRST_LOOK_DAY = 5;
 
-/** Everything that is due now or later, soonest first. */
+/** Everything that is due now or later: what is wrong just now before all, then soonest first. */
 export function dueItems(house: House, nowMs: number): readonly DueItem[] {
   const items = [
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
@@ -91,12 +91,22 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
       ),
     ),
   ].filter((item) => Number.isFinite(item.atMs));
-  return items.sort((a, b) => a.atMs - b.atMs || compareText(subjectOf(a.deed), subjectOf(b.deed)));
+  return items.sort(
+    (a, b) =>
+      Number(isAlarm(b)) - Number(isAlarm(a)) ||
+      a.atMs - b.atMs ||
+      compareText(subjectOf(a.deed), subjectOf(b.deed)),
+  );
+}
+
+/** A place that is wrong for what lives there: not a time that came, but something that lasts until it is answered. */
+function isAlarm({ deed }: DueItem): boolean {
+  return deed.kind === 'cool' || deed.kind === 'air';
 }
 
 /** Late: a clock that is over by five minutes, or a day's work that was due on an earlier day. */
 export function isLate(item: DueItem, nowMs: number, startOfTodayMs: number): boolean {
-  return item.exact ? item.atMs < nowMs - 5 * MINUTE_MS : item.atMs < startOfTodayMs;
+  return !isAlarm(item) && (item.exact ? item.atMs < nowMs - 5 * MINUTE_MS : item.atMs < startOfTodayMs);
 }
 
 /** A clock that rings so soon belongs to this day, also when that is after midnight. Our choice. */
