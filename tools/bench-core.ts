@@ -73,6 +73,7 @@ const vesselOf = {
 };
 const RECIPE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n2 tbsp gypsum\n1.4 L water';
 const large = largeHouse(ENTRIES, 'looks');
+const rounds = largeHouse(ENTRIES, 'vessels');
 const written = { writtenAt: new Date(NOW).toISOString() };
 const archive = writeArchive(large, written);
 const FAMILY = 5000;
@@ -97,6 +98,7 @@ const rows = [
   },
   time('a recipe of four lines read and audited as text, Node', () => auditFormula(RECIPE), WARM),
   time(`the house derived from ${ENTRIES / 1000} 000 entries, Node`, () => buildHouse(large)),
+  time(`the same of batches that came and went beside a logger, Node`, () => buildHouse(rounds)),
   time(
     `archive of ${ENTRIES / 1000} 000 entries written (${Math.round(archive.length / 1000)} kB), Node`,
     () => writeArchive(large, written),

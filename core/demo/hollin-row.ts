@@ -382,7 +382,8 @@ function addCasedTub(demo: DemoBuilder, day: DayAt): void {
 
 /** One block is left shut; the tent is misted and fanned by hand, and its logger tells of warmer and colder days. */
 function addAir(demo: DemoBuilder, day: DayAt, nowMs: number, readings: readonly ReadingChunk[]): void {
-  const shut = demo.records.vessels.filter((v) => demo.view(v.id).code === 'B28-3').map((v) => v.id);
+  const b28 = demo.records.batches.find((b) => b.stage === 'bulk' && b.number === 28);
+  const shut = demo.records.vessels.flatMap((v) => (v.batchId === b28?.id && v.number === 3 ? [v.id] : []));
   demo.say(day(22, 9.1), { kind: 'opened', vesselIds: shut, how: 'shut', place: 'tent' });
   for (const [daysAgo, hour] of [
     [2, 8],

@@ -44,12 +44,13 @@ export class Warmth {
     return this.reads.get(placeId)?.at(-1);
   }
 
-  /** When it changed at a place, as far as is known. */
-  changesAt(placeId: string): readonly number[] {
+  /** When it changed at a place within a span, as far as is known: a logger told of years, a vessel stands for weeks. */
+  changesAt(placeId: string, fromMs: number, toMs: number): readonly number[] {
+    const reads = within(this.reads.get(placeId) ?? [], fromMs - READ_HOLDS_MS, toMs);
     return [
-      ...(this.reads.get(placeId) ?? []).flatMap(({ atMs }) => [atMs, atMs + READ_HOLDS_MS]),
-      ...(this.sets.get(placeId) ?? []).map(({ atMs }) => atMs),
-    ];
+      ...reads.flatMap(({ atMs }) => [atMs, atMs + READ_HOLDS_MS]),
+      ...within(this.sets.get(placeId) ?? [], fromMs, toMs).map(({ atMs }) => atMs),
+    ].filter((ms) => ms >= fromMs && ms < toMs);
   }
 
   /** °C at a place at a moment; undefined where nothing is known. */
@@ -67,8 +68,22 @@ export class Warmth {
   }
 }
 
-/** The last one by a moment, found by halving: a logger tells of every day. @param list in time */
-function lastBy<T extends { readonly atMs: number }>(list: readonly T[], atMs: number): T | undefined {
+interface AtMoment {
+  readonly atMs: number;
+}
+
+/** The last one by a moment. @param list in time */
+function lastBy<T extends AtMoment>(list: readonly T[], atMs: number): T | undefined {
+  return list[countBy(list, atMs) - 1];
+}
+
+/** Those after one moment and by another. @param list in time */
+function within<T extends AtMoment>(list: readonly T[], afterMs: number, byMs: number): readonly T[] {
+  return list.slice(countBy(list, afterMs), countBy(list, byMs));
+}
+
+/** How many there are by a moment, found by halving: a logger tells of every day. */
+function countBy(list: readonly AtMoment[], atMs: number): number {
   let [from, to] = [0, list.length];
   while (from < to) {
     const half = (from + to) >> 1;
@@ -78,7 +93,7 @@ function lastBy<T extends { readonly atMs: number }>(list: readonly T[], atMs: n
       to = half;
     }
   }
-  return list[from - 1];
+  return from;
 }
 
 /**
@@ -88,7 +103,7 @@ function lastBy<T extends { readonly atMs: number }>(list: readonly T[], atMs: n
  * @param times as quick as usual for another reason: its dose
  */
 export function clockOf(
-  { inoculatedAt, stays }: Pick<VesselState, 'inoculatedAt' | 'stays'>,
+  { inoculatedAt, stays, goneAt }: Pick<VesselState, 'inoculatedAt' | 'stays' | 'goneAt'>,
   species: Pick<Species, 'incubationC'> | undefined,
   warmth: Warmth,
   times: number,
@@ -97,9 +112,14 @@ export function clockOf(
     return undefined;
   }
   const startMs = Date.parse(inoculatedAt);
+  const endMs = goneAt === undefined ? Infinity : Date.parse(goneAt);
   const moments = [
     startMs,
-    ...stays.flatMap(({ at, place }) => [Date.parse(at), ...warmth.changesAt(place)]),
+    ...stays.flatMap(({ at, place }, i) => {
+      const next = stays[i + 1];
+      const untilMs = next === undefined ? endMs : Math.min(endMs, Date.parse(next.at));
+      return [Date.parse(at), ...warmth.changesAt(place, Math.max(startMs, Date.parse(at)), untilMs)];
+    }),
   ];
   const cardinal = cardinalOf(species.incubationC);
   const usual = growthRateAt(species.incubationC.value, cardinal);
