@@ -10,7 +10,6 @@ import {
   merge,
   type Subscription,
 } from 'rxjs';
-import { frontOf } from '../../../core/house/front';
 import { unitChoices } from '../../../core/house/unit-choices';
 import { HouseReads, type Standing } from './reads';
 import { houseInFront, houseInParts, houseInside, standsAt, type ReadyHouse } from './ready-house';
@@ -48,7 +47,7 @@ export class HouseStore {
           filter((s): s is ReadyHouse => s.kind === 'ready' && s.isWhole && s.house.facts.length > SMALL),
         )
         .subscribe((ready) => {
-          void this.reads.keepFront(ready.revision, frontOf(ready.house)).catch(() => undefined);
+          void this.keepFront(ready).catch(() => undefined);
         }),
       this.status$.subscribe((status) => {
         if (status.kind === 'ready' && status.house.household !== undefined) {
@@ -92,6 +91,12 @@ export class HouseStore {
     if (!isOlder && (now === undefined || !standsAt(now, next))) {
       this.current.next(next);
     }
+  }
+
+  /** Not wanted before the first place stands there: what picks it out is fetched when it is quiet. */
+  private async keepFront({ revision, house }: ReadyHouse): Promise<void> {
+    const { frontOf } = await import('../../../core/house/front');
+    await this.reads.keepFront(revision, frontOf(house));
   }
 
   private async begin(): Promise<void> {
