@@ -9,6 +9,8 @@ const YEARS = 5;
 const LINES = YEARS * 365 * 24 * 60;
 const SPANS = ['Day', 'Month', 'Year', 'All'];
 const TIMES = 7;
+/** The group of spans. */
+const BACK = '[aria-label="How far back"]';
 
 /**
  * Brings five years of a climate logger in at the Tent, in the built app, then draws windows of it and presses beside it.
@@ -34,7 +36,7 @@ export async function readingRows(executablePath, dist = 'dist') {
   const presses = [];
   // What a person does meanwhile: each press must be answered.
   while (!(await page.getByText(/readings kept/).isVisible())) {
-    presses.push(await answered(page, 'nw-climate .spans button'));
+    presses.push(await answered(page, `nw-climate ${BACK} button`));
     await page.waitForTimeout(500);
   }
   const inMs = Date.now() - start;
@@ -42,7 +44,7 @@ export async function readingRows(executablePath, dist = 'dist') {
   for (const span of SPANS) {
     windows[span] = [];
     for (let n = 0; n < TIMES; n++) {
-      await page.getByRole('button', { name: n % 2 === 0 ? /^Air/ : /^Humidity/ }).click();
+      await page.getByRole('radio', { name: n % 2 === 0 ? /^Air/ : /^Humidity/ }).click();
       await page.waitForTimeout(200);
       windows[span].push(await drawn(page, span));
     }
@@ -78,22 +80,25 @@ async function climateFile() {
 
 /** From the press of a span to the words of its window. */
 function drawn(page, span) {
-  return page.evaluate(async (name) => {
-    const words = () => document.querySelector('nw-climate .chart + p').textContent;
-    const buttons = [...document.querySelectorAll('nw-climate .spans button')];
-    const button = buttons.find((b) => b.textContent.trim() === name);
-    const other = buttons.find((b) => b.textContent.trim() === 'Week');
-    other.click();
-    await new Promise((done) => setTimeout(done, 400));
-    const before = words();
-    const start = performance.now();
-    button.click();
-    while (words() === before || words() === '') {
-      await new Promise((done) => requestAnimationFrame(done));
-    }
-    await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
-    return performance.now() - start;
-  }, span);
+  return page.evaluate(
+    async ([name, back]) => {
+      const words = () => document.querySelector('nw-climate .chart + p').textContent;
+      const buttons = [...document.querySelectorAll(`nw-climate ${back} button`)];
+      const button = buttons.find((b) => b.textContent.trim() === name);
+      const other = buttons.find((b) => b.textContent.trim() === 'Week');
+      other.click();
+      await new Promise((done) => setTimeout(done, 400));
+      const before = words();
+      const start = performance.now();
+      button.click();
+      while (words() === before || words() === '') {
+        await new Promise((done) => requestAnimationFrame(done));
+      }
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+      return performance.now() - start;
+    },
+    [span, BACK],
+  );
 }
 
 /** From a press to the next frame. */

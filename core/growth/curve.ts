@@ -43,3 +43,44 @@ export function shareRun({ family, lagShare }: CurveShape, part: number, midShar
         : -Math.expm1(-Math.LN2 * (after / mid) ** (AVRAMI_SPAN / Math.log((1 - lagShare) / mid)));
   }
 }
+
+/** Share that is run, and how it moves with the part of the full day that is over and with the share of the middle. */
+export interface ShareRunSlopes {
+  run: number;
+  perPart: number;
+  perMid: number;
+}
+
+/** As `shareRun`, with its slopes, into a place of the caller's: a batch is fitted by thousands of them at a press. */
+export function shareRunInto(
+  into: ShareRunSlopes,
+  shape: CurveShape,
+  part: number,
+  midShare: number,
+): ShareRunSlopes {
+  const run = shareRun(shape, part, midShare);
+  const { family, lagShare } = shape;
+  const [after, mid, rest] = [part - lagShare, midShare - lagShare, 1 - midShare];
+  into.run = run;
+  if (after <= 0 && (lagShare > 0 || family === 'avrami')) {
+    into.perPart = 0;
+    into.perMid = 0;
+    return into;
+  }
+  if (family === 'avrami') {
+    const exponent = AVRAMI_SPAN / Math.log((1 - lagShare) / mid);
+    const points = -Math.log1p(-run);
+    const perPoints = (1 - run) * points;
+    into.perPart = (perPoints * exponent) / after;
+    into.perMid =
+      perPoints * ((exponent ** 2 / (AVRAMI_SPAN * mid)) * Math.log(after / mid) - exponent / mid);
+    return into;
+  }
+  const [span, perSpan] =
+    family === 'logistic'
+      ? [FULL_LOGIT, run * (1 - run)]
+      : [GOMPERTZ_SPAN, run > 0 ? -run * Math.log(run) : 0];
+  into.perPart = (perSpan * span) / rest;
+  into.perMid = (perSpan * span * (after - mid - rest)) / rest ** 2;
+  return into;
+}

@@ -71,6 +71,8 @@ const HYPOTHESES = FAMILIES.flatMap(({ shape, odds }) =>
 const SURELY_NOT_FULL = 0.8;
 const LATEST_DAY = 400;
 const DAY_WITHIN = 1e-4;
+/** What weighs less moves no tenth. */
+const LEAST_WEIGHT = 1e-6;
 
 /** Forecasts of the vessels of a batch, and one of the batch: 8 in 10 of its vessels are full within its band. */
 export interface BatchForecast {
@@ -167,8 +169,11 @@ function toldBy(
   days: readonly LogNormal[],
   weights: readonly number[],
 ): Pick<ColonizationForecast, 'fullDay' | 'low' | 'high'> {
+  const told = days.flatMap(({ mean, sigma }, i) =>
+    weights[i]! > LEAST_WEIGHT ? [{ mean, sigma, weight: weights[i]! }] : [],
+  );
   const share = (ln: number) =>
-    days.reduce((sum, { mean, sigma }, i) => sum + weights[i]! * below((ln - mean) / sigma), 0);
+    told.reduce((sum, { mean, sigma, weight }) => sum + weight * below((ln - mean) / sigma), 0);
   const least = Math.min(...days.map((d) => d.mean - 4 * d.sigma));
   const most = Math.max(...days.map((d) => d.mean + 4 * d.sigma));
   const at = (wanted: number) => Math.exp(bisected(least, most, DAY_WITHIN, (ln) => share(ln) >= wanted));

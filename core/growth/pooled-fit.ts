@@ -1,5 +1,5 @@
 import { normalTail } from '../base/normal.js';
-import { shareRun, type Curve, type CurveShape } from './curve.js';
+import { shareRunInto, type Curve, type CurveShape, type ShareRunSlopes } from './curve.js';
 import { SIZE, determinant, inverse, solved } from '../base/three-by-three.js';
 
 /** A look at one vessel. */
@@ -64,7 +64,6 @@ const MOST_ITERATIONS = 40;
 const SETTLED = 1e-4;
 const MOST_DAMPING = 1e6;
 const MOST_STEP = 0.5;
-const DERIVATIVE_STEP = 1e-4;
 /** A vessel differs from its siblings by no more, ln. */
 const MOST_OWN = 5 * VESSEL_SIGMA;
 
@@ -211,6 +210,7 @@ class VesselSums {
   readonly jr = new Float64Array(SIZE);
   rr = 0;
   private readonly along = new Float64Array(SIZE);
+  private readonly slopes: ShareRunSlopes = { run: 0, perPart: 0, perMid: 0 };
 
   /** Of ln of the own full day, once these marks are known. */
   get variance(): number {
@@ -232,20 +232,18 @@ class VesselSums {
   ): void {
     this.none();
     const { jj, jr, along } = this;
-    const ln = lnFull + own;
+    const full = Math.exp(lnFull + own);
+    const speed = Math.exp(lnSpeed);
     for (const { day, fraction } of marks) {
       const isHidden = day >= shakenDay && day < shakenDay + HIDDEN_DAYS;
       const weight = 1 / (isHidden ? HIDDEN_SIGMA : MARK_SIGMA);
-      const [run, full] = [unshaken(day, shakenDay, lnSpeed), Math.exp(ln)];
-      const here = shareRun(shape, run / full, mid);
-      const per = weight / DERIVATIVE_STEP;
-      along[0] = (shareRun(shape, run / full / (1 + DERIVATIVE_STEP), mid) - here) * per;
-      along[1] = (shareRun(shape, run / full, mid + DERIVATIVE_STEP) - here) * per;
       // Nothing is quicker before the shake.
-      along[2] =
-        day <= shakenDay
-          ? 0
-          : (shareRun(shape, unshaken(day, shakenDay, lnSpeed + DERIVATIVE_STEP) / full, mid) - here) * per;
+      const sinceShake = day <= shakenDay ? 0 : (day - shakenDay) * speed;
+      const part = (day <= shakenDay ? day : shakenDay + sinceShake) / full;
+      const { run: here, perPart, perMid } = shareRunInto(this.slopes, shape, part, mid);
+      along[0] = -perPart * part * weight;
+      along[1] = perMid * weight;
+      along[2] = ((perPart * sinceShake) / full) * weight;
       let [miss, curb] = [(fraction - here) * weight, 1];
       if (fraction === 0 || fraction === 1) {
         // Nothing below nothing can be judged, nor more than all: all that lies beyond goes with it (Tobin 1958).

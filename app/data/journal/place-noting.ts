@@ -23,10 +23,15 @@ interface HoursOfAir {
 function hoursOfAir(placeId: string, house: () => House): readonly HoursOfAir[] {
   return AirChannel.options.map((channel) => ({
     channel,
-    noting: new WorthNoting(lastAtPlace(house(), placeId)[channel], (mean, last) =>
-      airIsNews(house(), placeId, channel)(mean, last),
+    // Somebody may have typed what another instrument showed meanwhile.
+    noting: new WorthNoting(undefined, (mean, last) =>
+      airIsNews(house(), placeId, channel)(mean, later(last, lastAtPlace(house(), placeId)[channel])),
     ),
   }));
+}
+
+function later(a: Reading | undefined, b: Reading | undefined): Reading | undefined {
+  return a === undefined || (b !== undefined && b.atMs > a.atMs) ? b : a;
 }
 
 /**
