@@ -203,6 +203,14 @@ const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max:
     .two-reads {
       grid-template-columns: repeat(2, minmax(0, 1fr)) auto;
     }
+    @media (max-width: 620px) {
+      .two-reads {
+        grid-template-columns: 1fr 1fr;
+      }
+      .two-reads .deed {
+        grid-column: 1 / -1;
+      }
+    }
     .two {
       display: grid;
       grid-template-columns: 1fr 1fr;

@@ -80,6 +80,10 @@ describe('air that does not suit what fruits', () => {
       .toBeTrue();
     expect(isNews(at(14, 90), at(13, 99))).toBeTrue();
     expect(isNews(at(40, 91), at(14, 90))).toBeFalse();
+    expect(isNews(at(41, 84.6), at(40, 91)))
+      .withContext('it reads 85 %')
+      .toBeFalse();
+    expect(isNews(at(41, 84.4), at(40, 91))).toBeTrue();
   });
 
   it('refuses what no instrument shows', () => {

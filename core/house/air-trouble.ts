@@ -2,7 +2,7 @@ import { DAY_MS, HOUR_MS } from '../base/time.js';
 import type { Reading } from '../readings/measured.js';
 import type { IsNews } from '../readings/worth-noting.js';
 import { AirChannel, type Tending } from '../record/entry.js';
-import { fruitingAt, fruitingBand, sideOf, type Band } from './fruiting-bands.js';
+import { fruitingAt, fruitingBand, sideOfShown, type Band } from './fruiting-bands.js';
 import type { House } from './derive/house.js';
 import { placesInUse } from './places.js';
 import { lastAtPlace } from './tending.js';
@@ -35,7 +35,7 @@ export function airTroubles(house: House, nowMs: number): readonly AirTrouble[] 
       : AirChannel.options.flatMap((channel): readonly AirTrouble[] => {
           const read = last[channel];
           const band = fruitingBand(channel, views);
-          const side = read && band && sideOf(read.value, band);
+          const side = read && band && sideOfShown(channel, read.value, band);
           if (read === undefined || band === undefined || side === undefined) {
             return [];
           }
@@ -52,9 +52,10 @@ export function airTroubles(house: House, nowMs: number): readonly AirTrouble[] 
 export function airIsNews(house: House, placeId: string, channel: AirChannel): IsNews {
   const band = fruitingBand(channel, fruitingAt(house, placeId)) ?? {};
   return (mean: Reading, last: Reading | undefined) => {
-    const side = sideOf(mean.value, band);
+    const side = sideOfShown(channel, mean.value, band);
     return last === undefined
       ? side !== undefined
-      : side !== sideOf(last.value, band) || (side !== undefined && mean.atMs - last.atMs >= AGAIN_MS);
+      : side !== sideOfShown(channel, last.value, band) ||
+          (side !== undefined && mean.atMs - last.atMs >= AGAIN_MS);
   };
 }

@@ -80,3 +80,12 @@ export function sideOf(value: number, { low, high }: Band): 'below' | 'above' | 
       ? 'above'
       : undefined;
 }
+
+/**
+ * The same of what an instrument shows, as finely as it is shown: °C to a tenth, all else whole. What reads "85 %" is not below
+ * 85 %.
+ */
+export function sideOfShown(channel: Channel, value: number, band: Band): 'below' | 'above' | undefined {
+  const parts = channel === 'airC' ? 10 : 1;
+  return sideOf(Math.round(value * parts) / parts, band);
+}

@@ -44,7 +44,7 @@ export {
 } from './running.js';
 export { roomAt, type Room } from './room.js';
 export { lastReadC, placeOfVessel, placeToFruit, placesInUse, setCOf, useOf } from './places.js';
-export { fruitingAt, fruitingBand, sideOf, type Band } from './fruiting-bands.js';
+export { fruitingAt, fruitingBand, sideOf, sideOfShown, type Band } from './fruiting-bands.js';
 export {
   standingAmongSiblings,
   type SiblingStanding,

@@ -24,6 +24,7 @@ import {
   fruitingAt,
   fruitingBand,
   sideOf,
+  sideOfShown,
   type Band,
   type Summary,
   type Bin,
@@ -119,7 +120,7 @@ export class Climate {
     const views = this.fruiting();
     return this.all().flatMap(({ channel, last, toMs }) => {
       const band = fruitingBand(channel, views);
-      const side = band && sideOf(last, band);
+      const side = band && sideOfShown(channel, last, band);
       return side === undefined || views.length === 0 || this.time.minute() - toMs > FRESH_MS
         ? []
         : [
