@@ -69,8 +69,8 @@ export function shareRunInto(
   }
   if (family === 'avrami') {
     const exponent = AVRAMI_SPAN / Math.log((1 - lagShare) / mid);
-    const points = -Math.log1p(-run);
-    const perPoints = (1 - run) * points;
+    // All run: nothing moves it any more.
+    const perPoints = run < 1 ? -(1 - run) * Math.log1p(-run) : 0;
     into.perPart = (perPoints * exponent) / after;
     into.perMid =
       perPoints * ((exponent ** 2 / (AVRAMI_SPAN * mid)) * Math.log(after / mid) - exponent / mid);

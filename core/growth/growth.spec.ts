@@ -45,7 +45,7 @@ describe('a curve of growth', () => {
     const STEP = 1e-6;
     const into = { run: 0, perPart: 0, perMid: 0 };
     for (const shape of SHAPES) {
-      for (const part of [0, 0.07, 0.3, 0.55, 0.9, 1.3]) {
+      for (const part of [0, 0.07, 0.3, 0.55, 0.9, 1.3, 6, 60]) {
         for (const mid of [0.4, 0.6, 0.8]) {
           const { run, perPart, perMid } = shareRunInto(into, shape, part, mid);
           expect(run).toBe(shareRun(shape, part, mid));

@@ -93,7 +93,8 @@ describe('readings', () => {
       expect(values.length).withContext(String(values)).toBeGreaterThanOrEqual(2);
       expect(values.length).toBeLessThanOrEqual(3);
       expect(values[0]).toBeLessThan(80);
-      expect(values.at(-1)).toBeGreaterThan(85);
+      // As it is shown, 85 % at the least.
+      expect(values.at(-1)).toBeGreaterThanOrEqual(84.5);
       expect(airTroubles(setup.house(), Date.now())).toEqual([]);
       expect((await chunks()).filter((c) => c.channel === 'humidityPercent').length).toBe(1);
     });
