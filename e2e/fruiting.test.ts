@@ -1,8 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { button, openDemo } from './house.js';
+import { button, noted, openDemo } from './house.js';
 
-const last = (page: Page, words: string | RegExp) =>
-  expect(page.getByRole('region', { name: 'Today' }).getByText(words)).toBeVisible();
 const card = (page: Page, code: string) => page.getByRole('region', { name: `${code}, harvest` });
 
 async function weigh(page: Page, code: string, digits: string): Promise<void> {
@@ -16,7 +14,7 @@ test('two flushes of two blocks go into one bowl, and each block keeps its own h
   await button(page, 'Weighed with B28-4').click();
   await weigh(page, 'B28-2', '600');
   await button(page, 'Harvested, 600 g').click();
-  await last(page, /2 of B28 harvested, 600 g/);
+  await noted(page, /2 of B28 harvested, 600 g/);
   for (const code of ['B28-2', 'B28-4']) {
     await page.goto(`/demo/tent?open=${code}`);
     await expect(card(page, code)).toContainText('second flush');
@@ -26,7 +24,7 @@ test('two flushes of two blocks go into one bowl, and each block keeps its own h
   for (const code of ['B28-2', 'B28-4']) {
     await page.goto(`/demo/tent?open=${code}`);
     await button(page, 'Pins seen').click();
-    await last(page, new RegExp(`${code}: pins`));
+    await noted(page, new RegExp(`${code}: pins`));
   }
   await weigh(page, 'B28-4', '90');
   await button(page, 'Harvested, 90 g').click();
@@ -38,14 +36,14 @@ test('a block stands cold for a night, and a flush comes from the scale', async 
   await button(page, 'Cold for a night').click();
   await page.getByLabel('Stood cold').fill('14');
   await button(page, 'Note it').last().click();
-  await last(page, 'B28-1 stood cold for 14 h');
+  await noted(page, 'B28-1 stood cold for 14 h');
   await page.goto('/demo/tent?open=B28-2');
   await button(page, 'From a pretended scale').click();
   const take = button(page, /take it from the scale/);
   await expect(take).toBeVisible({ timeout: 20_000 });
   await take.click();
   await button(page, /^Harvested, \d+ g$/).click();
-  await last(page, /B28-2 harvested, \d+ g/);
+  await noted(page, /B28-2 harvested, \d+ g/);
 });
 
 test('dry air of the tent is a deed of the day until somebody mists', async ({ page }) => {
@@ -90,7 +88,7 @@ test('a tub is cased, and shows what lies in it after a reload', async ({ page }
   await page.getByRole('option', { name: 'casing' }).click();
   await page.getByLabel('Depth').fill('25');
   await button(page, 'Laid in B31-1').click();
-  await last(page, 'B31-1: 25 mm of casing');
+  await noted(page, 'B31-1: 25 mm of casing');
   await page.reload();
   await button(page, 'Note, photo, trouble').click();
   await button(page, 'Layers and casing').click();
@@ -102,10 +100,10 @@ test('a bag that has run full is left shut where it stands, and takes its weeks'
   await openDemo(page, 'shelf');
   await button(page, /^B29-1,/).click();
   await button(page, '100 %').click();
-  await last(page, 'B29-1: 100 %');
+  await noted(page, 'B29-1: 100 %');
   await page.goto('/demo/tent?open=B29-1');
   await page.getByRole('radio', { name: 'Left shut, to fruit in there' }).click();
   await button(page, 'Left shut').click();
-  await last(page, 'B29-1 opened, left shut, to fruit in there');
+  await noted(page, 'B29-1 opened, left shut, to fruit in there');
   await expect(button(page, /^B29-1, waiting for pins/)).toContainText('left shut, Wardrobe');
 });

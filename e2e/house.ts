@@ -58,6 +58,11 @@ export function button(page: Page, name: string | RegExp): Locator {
   return page.getByRole('button', { name, exact: typeof name === 'string' }).first();
 }
 
+/** What was noted last stands in Today. */
+export function noted(page: Page, words: string | RegExp): Promise<void> {
+  return expect(page.getByRole('region', { name: 'Today' }).getByText(words)).toBeVisible();
+}
+
 export function blank(page: Page, name: string): Locator {
   return page.getByRole('textbox', { name, exact: true });
 }

@@ -1,8 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { button, openDemo } from './house.js';
-
-const last = (page: Page, words: string | RegExp) =>
-  expect(page.getByRole('region', { name: 'Today' }).getByText(words)).toBeVisible();
+import { expect, test } from '@playwright/test';
+import { button, noted, openDemo } from './house.js';
 
 test('a look that is due opens what it speaks of, and walks it alone', async ({ page }) => {
   await openDemo(page, 'stove');
@@ -15,7 +12,7 @@ test('a look that is due opens what it speaks of, and walks it alone', async ({ 
   await button(page, /^Look at B29/).click();
   await expect(page.getByText('1 of 1, day 18')).toBeVisible();
   await button(page, '75 %').click();
-  await last(page, 'B29-1: 75 %');
+  await noted(page, 'B29-1: 75 %');
 });
 
 test('a jar, a row and a batch are dragged to another place, and one press brings each back', async ({
@@ -25,7 +22,7 @@ test('a jar, a row and a batch are dragged to another place, and one press bring
   const fridge = page.locator('[data-place=fridge]');
   await expect(fridge).toHaveText('Fridge 29');
   await page.locator('[data-code="G27-2"]').dragTo(fridge);
-  await last(page, 'G27-2 to Fridge');
+  await noted(page, 'G27-2 to Fridge');
   await expect(fridge).toHaveText('Fridge 30');
   await button(page, 'Undo').click();
   await expect(fridge).toHaveText('Fridge 29');
@@ -55,7 +52,7 @@ test('a green jar is found, cleared, found again and taken out', async ({ page }
   await expect(page.getByRole('heading', { name: '5 pint jars of wet rot and green mold' })).toBeVisible();
   await button(page, 'Taken out, all 5').click();
   await expect(button(page, /^G27-20,/)).toBeHidden();
-  await last(page, /G27-3, 7, 8, 12, 20: contaminated|5 of G27: contaminated/);
+  await noted(page, /G27-3, 7, 8, 12, 20: contaminated|5 of G27: contaminated/);
 });
 
 test('pins come early, at 70 %, and are cut from the bag as it stands', async ({ page }) => {
@@ -72,7 +69,7 @@ test('pins come early, at 70 %, and are cut from the bag as it stands', async ({
     await card.getByRole('button', { name: digit, exact: true }).click();
   }
   await button(page, 'Harvested, 150 g').click();
-  await last(page, 'B29-1 harvested, 150 g');
+  await noted(page, 'B29-1 harvested, 150 g');
 });
 
 test('a place of one’s own takes a block, its warmth is read, and it is kept over a reload', async ({
@@ -95,7 +92,7 @@ test('a place of one’s own takes a block, its warmth is read, and it is kept o
   await button(page, 'Note, photo, trouble').click();
   await button(page, 'More with B28-3').click();
   await page.getByRole('menuitem', { name: 'To: Bathroom' }).click();
-  await last(page, 'B28-3 to Bathroom');
+  await noted(page, 'B28-3 to Bathroom');
   await page.reload();
   await expect(page.getByText('18.4 °C read').first()).toBeVisible();
 });
@@ -146,7 +143,7 @@ test('two blocks are broken up into a tub, which takes their place; one undo bri
   await dialog.getByRole('textbox', { name: 'Casing over it' }).fill('30');
   await dialog.getByLabel('Casing of').fill('peat and lime');
   await button(page, 'Moved over').click();
-  await last(page, '2 of B28 moved into B32-1, broken up');
+  await noted(page, '2 of B28 moved into B32-1, broken up');
   await expect(page).toHaveURL(/tent\?open=/);
   await expect(button(page, /^B28-1,/)).toBeHidden();
   await expect(page.getByRole('region', { name: /^B32-1/ })).toContainText('2 064 g dry');
@@ -165,7 +162,7 @@ test('forty jars are walked by keys, one press each, and one press notes all the
     await expect(page.getByText(`${jar} of 36,`, { exact: false })).toBeVisible();
     await page.keyboard.press('4');
   }
-  await last(page, /G27-2\d: 40 %/);
+  await noted(page, /G27-2\d: 40 %/);
   await page.keyboard.press('u');
   await expect(page.getByText('21 of 36,', { exact: false })).toBeVisible();
   await button(page, /All the rest as forecast/).click();

@@ -11,10 +11,12 @@ import {
 import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import * as z from 'zod';
 import {
   EMPTY_HOUSE,
   PlaceUse,
   AirChannel,
+  CHANNEL_LIMITS,
   RoomFor,
   growthHeatAtW,
   lastReadC,
@@ -28,8 +30,8 @@ import { HouseStore } from '../data/store/house-store';
 import { PLACE_USE_WORDS } from '../data/words/look-words';
 import { fieldText } from '../data/words/measure-words';
 import { ROOM_FOR_WORDS } from '../data/views/room-words';
-import { shortTime, thermometerWords } from '../data/words/words';
-import { checkedBy, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
+import { CHANNEL_WORDS, shortTime, thermometerWords } from '../data/words/words';
+import { checkedBy, formOf, rangeOf, typedLine, typedNumber, typedNumberOrNothing } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
 import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
@@ -44,12 +46,10 @@ const HOLDS = typedNumberOrNothing(
   rangeOf({ name: 'Stand there with ease', unit: '', min: 1, max: 2000, whole: true }),
 );
 const ROOM = typedNumberOrNothing(rangeOf({ name: 'Room', unit: '', min: 1, max: 2000, whole: true }));
+const ROOMS = z.object({ jar: ROOM, bag: ROOM, dish: ROOM, tub: ROOM });
 const MIST = typedNumberOrNothing(rangeOf({ name: 'Mist every', unit: 'h', min: 1, max: 168 }));
 const FAN = typedNumberOrNothing(rangeOf({ name: 'Fan every', unit: 'h', min: 1, max: 168 }));
-const AIR = {
-  humidityPercent: typedNumberOrNothing(rangeOf({ name: 'Humidity', unit: '%', min: 0, max: 100 })),
-  co2Ppm: typedNumberOrNothing(rangeOf({ name: 'CO₂', unit: 'ppm', min: 200, max: 60_000 })),
-} as const;
+const AIR = z.object({ humidityPercent: typedAir('humidityPercent'), co2Ppm: typedAir('co2Ppm') });
 const READ = typedNumber(rangeOf({ name: 'It shows', unit: '°C', min: -40, max: 70 }));
 
 /** Places of the house: what each is called, is for and is kept at, and what its thermometer shows. */
@@ -255,24 +255,13 @@ export class PlacesDialog {
   protected readonly kept = signal('');
 
   protected readonly read = new FormControl('', { nonNullable: true, validators: checkedBy(() => READ) });
-  protected readonly air = new FormGroup({
-    humidityPercent: new FormControl('', {
-      nonNullable: true,
-      validators: checkedBy(() => AIR.humidityPercent),
-    }),
-    co2Ppm: new FormControl('', { nonNullable: true, validators: checkedBy(() => AIR.co2Ppm) }),
-  });
+  protected readonly air = formOf(AIR, { humidityPercent: '', co2Ppm: '' });
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: checkedBy(() => NAME) }),
     use: new FormControl<PlaceUse>('run', { nonNullable: true }),
     setC: new FormControl('', { nonNullable: true, validators: checkedBy(() => SET) }),
     holds: new FormControl('', { nonNullable: true, validators: checkedBy(() => HOLDS) }),
-    roomFor: new FormGroup({
-      jar: roomControl(),
-      bag: roomControl(),
-      dish: roomControl(),
-      tub: roomControl(),
-    }),
+    roomFor: formOf(ROOMS, roomTexts(undefined)),
     mistEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => MIST) }),
     fanEveryH: new FormControl('', { nonNullable: true, validators: checkedBy(() => FAN) }),
   });
@@ -316,9 +305,9 @@ export class PlacesDialog {
     if (!isSound(this.air, this.host)) {
       return;
     }
-    const typed = this.air.getRawValue();
+    const typed = AIR.parse(this.air.getRawValue());
     const said = AirChannel.options.flatMap((channel) => {
-      const value = AIR[channel].parse(typed[channel]);
+      const value = typed[channel];
       return value === undefined ? [] : [{ kind: 'airRead' as const, placeId, channel, value }];
     });
     if (said.length > 0 && (await this.journal.sayAll(said))) {
@@ -383,11 +372,14 @@ export class PlacesDialog {
   }
 }
 
-type RoomTexts = Record<RoomFor, string>;
-
-function roomControl(): FormControl<string> {
-  return new FormControl('', { nonNullable: true, validators: checkedBy(() => ROOM) });
+/** What an instrument in order could show, or nothing. */
+function typedAir(channel: AirChannel) {
+  const { least, most } = CHANNEL_LIMITS[channel];
+  const { name, unit } = CHANNEL_WORDS[channel];
+  return typedNumberOrNothing(rangeOf({ name, unit, min: least, max: most }));
 }
+
+type RoomTexts = Record<RoomFor, string>;
 
 function roomTexts(roomFor: Place['roomFor']): RoomTexts {
   const text = (of: RoomFor) => String(roomFor?.[of] ?? '');
@@ -396,8 +388,9 @@ function roomTexts(roomFor: Place['roomFor']): RoomTexts {
 
 /** Nothing at all where no kind was told. */
 function roomOf(texts: RoomTexts): Place['roomFor'] {
+  const rooms = ROOMS.parse(texts);
   const told = RoomFor.options.flatMap((of) => {
-    const count = ROOM.parse(texts[of]);
+    const count = rooms[of];
     return count === undefined ? [] : [[of, count] as const];
   });
   return told.length === 0 ? undefined : Object.fromEntries(told);

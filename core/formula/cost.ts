@@ -14,26 +14,46 @@ export interface BatchCost {
   readonly bought?: { readonly each: number; readonly saved: number };
 }
 
+/** What materials cost at their prices, and the names of those that have none: the sum leaves them out. */
+export interface MaterialsCost {
+  readonly amount: number;
+  readonly unpriced: readonly string[];
+}
+
+/** @throws CoreError for a price that is none */
+export function materialsCost(
+  parts: readonly {
+    readonly name: string;
+    readonly massG: number;
+    readonly pricePerKg: number | undefined;
+  }[],
+): MaterialsCost {
+  const unpriced: string[] = [];
+  let amount = 0;
+  for (const { name, massG, pricePerKg } of parts) {
+    if (pricePerKg === undefined) {
+      unpriced.push(name);
+    } else {
+      const price = requireWithin(pricePerKg, {
+        field: { field: 'price', of: name },
+        min: 0,
+        max: 10_000,
+      });
+      amount += (price * massG) / 1000;
+    }
+  }
+  return { amount, unpriced };
+}
+
 /** @param cooksNeeded firings that the batch takes @throws CoreError for a negative price */
 export function costOf(
   scaled: ScaledFormula,
   house: Pick<Household, 'cookPrice' | 'boughtPrice'>,
   cooksNeeded: number,
 ): BatchCost {
-  const unpriced: string[] = [];
-  let materials = 0;
-  for (const { material, massG } of scaled.parts) {
-    if (material.pricePerKg === undefined) {
-      unpriced.push(material.name);
-    } else {
-      const price = requireWithin(material.pricePerKg, {
-        field: { field: 'price', of: material.name },
-        min: 0,
-        max: 10_000,
-      });
-      materials += (price * massG) / 1000;
-    }
-  }
+  const { amount: materials, unpriced } = materialsCost(
+    scaled.parts.map(({ material: { name, pricePerKg }, massG }) => ({ name, massG, pricePerKg })),
+  );
   const cooks = (house.cookPrice ?? 0) * cooksNeeded;
   const each = (materials + cooks) / scaled.count;
   const boughtEach = house.boughtPrice?.[boughtAs(scaled.vessel)];

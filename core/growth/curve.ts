@@ -46,41 +46,36 @@ export function shareRun({ family, lagShare }: CurveShape, part: number, midShar
 
 /** Share that is run, and how it moves with the part of the full day that is over and with the share of the middle. */
 export interface ShareRunSlopes {
-  run: number;
-  perPart: number;
-  perMid: number;
+  readonly run: number;
+  readonly perPart: number;
+  readonly perMid: number;
 }
 
-/** As `shareRun`, with its slopes, into a place of the caller's: a batch is fitted by thousands of them at a press. */
-export function shareRunInto(
-  into: ShareRunSlopes,
-  shape: CurveShape,
-  part: number,
-  midShare: number,
-): ShareRunSlopes {
+/** As `shareRun`, with its slopes. */
+export function shareRunSlopes(shape: CurveShape, part: number, midShare: number): ShareRunSlopes {
   const run = shareRun(shape, part, midShare);
   const { family, lagShare } = shape;
   const [after, mid, rest] = [part - lagShare, midShare - lagShare, 1 - midShare];
-  into.run = run;
   if (after <= 0 && (lagShare > 0 || family === 'avrami')) {
-    into.perPart = 0;
-    into.perMid = 0;
-    return into;
+    return { run, perPart: 0, perMid: 0 };
   }
   if (family === 'avrami') {
     const exponent = AVRAMI_SPAN / Math.log((1 - lagShare) / mid);
     // All run: nothing moves it any more.
     const perPoints = run < 1 ? -(1 - run) * Math.log1p(-run) : 0;
-    into.perPart = (perPoints * exponent) / after;
-    into.perMid =
-      perPoints * ((exponent ** 2 / (AVRAMI_SPAN * mid)) * Math.log(after / mid) - exponent / mid);
-    return into;
+    return {
+      run,
+      perPart: (perPoints * exponent) / after,
+      perMid: perPoints * ((exponent ** 2 / (AVRAMI_SPAN * mid)) * Math.log(after / mid) - exponent / mid),
+    };
   }
   const [span, perSpan] =
     family === 'logistic'
       ? [FULL_LOGIT, run * (1 - run)]
       : [GOMPERTZ_SPAN, run > 0 ? -run * Math.log(run) : 0];
-  into.perPart = (perSpan * span) / rest;
-  into.perMid = (perSpan * span * (after - mid - rest)) / rest ** 2;
-  return into;
+  return {
+    run,
+    perPart: (perSpan * span) / rest,
+    perMid: (perSpan * span * (after - mid - rest)) / rest ** 2,
+  };
 }

@@ -8,7 +8,7 @@ import {
   type ColonizationMark,
 } from '../index.js';
 import { outOfRange, refused } from '../testing/refused.js';
-import { fractionOf, shareRun, shareRunInto, type Curve, type CurveShape } from './curve.js';
+import { fractionOf, shareRun, shareRunSlopes, type Curve, type CurveShape } from './curve.js';
 import { fitPooled } from './pooled-fit.js';
 import { inverse } from '../base/three-by-three.js';
 import { normalDraw } from '../testing/normal-draw.js';
@@ -43,11 +43,10 @@ describe('a curve of growth', () => {
 
   it('has the slopes that small steps of it show', () => {
     const STEP = 1e-6;
-    const into = { run: 0, perPart: 0, perMid: 0 };
     for (const shape of SHAPES) {
       for (const part of [0, 0.07, 0.3, 0.55, 0.9, 1.3, 6, 60]) {
         for (const mid of [0.4, 0.6, 0.8]) {
-          const { run, perPart, perMid } = shareRunInto(into, shape, part, mid);
+          const { run, perPart, perMid } = shareRunSlopes(shape, part, mid);
           expect(run).toBe(shareRun(shape, part, mid));
           const by = (dPart: number, dMid: number) =>
             (shareRun(shape, part + dPart, mid + dMid) - shareRun(shape, part - dPart, mid - dMid)) /

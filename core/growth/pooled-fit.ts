@@ -1,5 +1,5 @@
 import { normalTail } from '../base/normal.js';
-import { shareRunInto, type Curve, type CurveShape, type ShareRunSlopes } from './curve.js';
+import { shareRunSlopes, type Curve, type CurveShape } from './curve.js';
 import { SIZE, determinant, inverse, solved } from '../base/three-by-three.js';
 
 /** A look at one vessel. */
@@ -210,7 +210,6 @@ class VesselSums {
   readonly jr = new Float64Array(SIZE);
   rr = 0;
   private readonly along = new Float64Array(SIZE);
-  private readonly slopes: ShareRunSlopes = { run: 0, perPart: 0, perMid: 0 };
 
   /** Of ln of the own full day, once these marks are known. */
   get variance(): number {
@@ -240,7 +239,7 @@ class VesselSums {
       // Nothing is quicker before the shake.
       const sinceShake = day <= shakenDay ? 0 : (day - shakenDay) * speed;
       const part = (day <= shakenDay ? day : shakenDay + sinceShake) / full;
-      const { run: here, perPart, perMid } = shareRunInto(this.slopes, shape, part, mid);
+      const { run: here, perPart, perMid } = shareRunSlopes(shape, part, mid);
       along[0] = -perPart * part * weight;
       along[1] = perMid * weight;
       along[2] = ((perPart * sinceShake) / full) * weight;

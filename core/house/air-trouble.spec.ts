@@ -1,18 +1,11 @@
-import { HOUR_MS, airIsNews, airTroubles, checkEntry, dueItems, isLate, type VesselId } from '../index.js';
+import { HOUR_MS, airIsNews, airTroubles, checkEntry, dueItems, isLate } from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 import { outOfRange } from '../testing/refused.js';
 
 /** A block that fruits in the tent from day 30 on. */
 function fruiting(isolateId: 'bp' | 'ko' = 'bp'): CultureBench {
   const bench = new CultureBench();
-  const [syringe] = bench.received(0, 'culture-syringe', 60, 'ml', { isolateId });
-  const jars = bench.cooked(0, 'wheat-spawn', 'quart-jar', 1);
-  bench.give(1, jars, syringe, 2, 'ml');
-  bench.looked(1.5, jars, 1);
-  const blocks: readonly VesselId[] = bench.cooked(1, 'hardwood-hull', 'block-bag', 1);
-  bench.give(2, blocks, jars[0], 300, 'g');
-  bench.looked(28, blocks, 1);
-  bench.say(30, { kind: 'opened', vesselIds: [...blocks] });
+  bench.openedBlocks(1, isolateId);
   return bench;
 }
 

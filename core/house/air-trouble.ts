@@ -2,7 +2,7 @@ import { DAY_MS, HOUR_MS } from '../base/time.js';
 import type { Reading } from '../readings/measured.js';
 import type { IsNews } from '../readings/worth-noting.js';
 import { AirChannel, type Tending } from '../record/entry.js';
-import { fruitingAt, fruitingBand, sideOfShown, type Band } from './fruiting-bands.js';
+import { fruitingAt, fruitingBand, sideOfShown } from './fruiting-bands.js';
 import type { House } from './derive/house.js';
 import { placesInUse } from './places.js';
 import { lastAtPlace } from './tending.js';
@@ -19,7 +19,6 @@ export interface AirTrouble {
   readonly channel: AirChannel;
   readonly value: number;
   readonly side: 'below' | 'above';
-  readonly band: Band;
   readonly atMs: number;
   /** What helps. */
   readonly answer: Tending;
@@ -43,7 +42,7 @@ export function airTroubles(house: House, nowMs: number): readonly AirTrouble[] 
           const isAnswered = (last[answer] ?? -Infinity) >= read.atMs;
           return isAnswered || read.atMs < nowMs - FRESH_MS
             ? []
-            : [{ placeId, name, channel, side, band, answer, ...read }];
+            : [{ placeId, name, channel, side, answer, ...read }];
         });
   });
 }

@@ -13,23 +13,10 @@ import { DAY_MS, HOUR_MS } from '../base/time.js';
 import { CultureBench } from '../testing/culture-bench.js';
 import { refused } from '../testing/refused.js';
 
-/** Blocks that stand opened in the tent from day 30 on. */
-function openedBlocks(bench: CultureBench, count: number): readonly VesselId[] {
-  const [syringe] = bench.received(0, 'culture-syringe', 60, 'ml');
-  const jars = bench.cooked(0, 'wheat-spawn', 'quart-jar', 1);
-  bench.give(1, jars, syringe, 2, 'ml');
-  bench.looked(1.5, jars, 1);
-  const blocks = bench.cooked(1, 'hardwood-hull', 'block-bag', count);
-  bench.give(2, blocks, jars[0], 50, 'g');
-  bench.looked(28, blocks, 1);
-  bench.say(30, { kind: 'opened', vesselIds: [...blocks], place: 'tent' });
-  return blocks;
-}
-
 describe('the window of the cut', () => {
   it('is practice at first, leans to one’s own flushes, and narrows with them', () => {
     const bench = new CultureBench();
-    const blocks = openedBlocks(bench, 5);
+    const blocks = bench.openedBlocks(5);
     const usual = cutWindow('black-poplar', bench.house);
     expect(usual).toEqual({ days: 6, low: 4.5, high: 7.5, flushes: 0 });
     blocks.slice(0, 4).forEach((id, i) => {
@@ -53,7 +40,7 @@ describe('the window of the cut', () => {
 
   it('rings before spores fall, at a moment, and not before', () => {
     const bench = new CultureBench();
-    const [block] = openedBlocks(bench, 1);
+    const [block] = bench.openedBlocks(1);
     bench.say(40, { kind: 'pinned', vesselIds: [block!] });
     const { sporesMs } = cutTimes(bench.view(block), bench.house)!;
     const cut = (nowMs: number) =>
@@ -65,7 +52,7 @@ describe('the window of the cut', () => {
 
   it('is weeks to months away where a bag is left shut', () => {
     const bench = new CultureBench();
-    const [shut, open] = openedBlocks(bench, 2);
+    const [shut, open] = bench.openedBlocks(2);
     bench.say(31, { kind: 'opened', vesselIds: [shut!], how: 'shut', place: 'shelf' });
     const waits = (id: VesselId | undefined) => nextCutMs(bench.view(id), bench.house)!;
     expect(waits(shut) - waits(open)).toBeGreaterThan(20 * DAY_MS);
@@ -82,7 +69,7 @@ describe('mist and fresh air', () => {
     const tent = bench.house.placeById.get('tent')!;
     bench.place({ ...tent, mistEveryH: 12, fanEveryH: 8 });
     expect(tendingDue(bench.house, bench.day(31))).toEqual([]);
-    openedBlocks(bench, 1);
+    bench.openedBlocks(1);
     const due = (nowMs: number) => tendingDue(bench.house, nowMs).map(({ how, atMs }) => [how, atMs]);
     expect(due(bench.day(31))).toEqual([
       ['misted', bench.day(31)],

@@ -48,7 +48,6 @@ export type Deed =
       readonly spot: string;
       readonly channel: AirChannel;
       readonly value: number;
-      readonly side: 'below' | 'above';
       readonly answer: Tending;
     }
   /** A place is too warm for what lives there. */
@@ -79,8 +78,8 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
     ...tendingDue(house, nowMs).map(({ name, how, atMs }) =>
       due('tent', atMs, { kind: 'tend', spot: name, how }, false),
     ),
-    ...airTroubles(house, nowMs).map(({ name, channel, value, side, answer, atMs }) =>
-      due('tent', atMs, { kind: 'air', spot: name, channel, value, side, answer }, true),
+    ...airTroubles(house, nowMs).map(({ name, channel, value, answer, atMs }) =>
+      due('tent', atMs, { kind: 'air', spot: name, channel, value, answer }, true),
     ),
     ...tooHot(house, nowMs).map(({ placeId, name, celsius, atMs }) =>
       due(

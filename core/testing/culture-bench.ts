@@ -88,6 +88,19 @@ export class CultureBench {
     this.demo.say(this.day(day), said);
   }
 
+  /** Blocks that stand opened in the tent from day 30 on. */
+  openedBlocks(count: number, isolateId: 'bp' | 'ko' = 'bp'): readonly VesselId[] {
+    const [syringe] = this.received(0, 'culture-syringe', 60, 'ml', { isolateId });
+    const jars = this.cooked(0, 'wheat-spawn', 'quart-jar', 1);
+    this.give(1, jars, syringe, 2, 'ml');
+    this.looked(1.5, jars, 1);
+    const blocks = this.cooked(1, 'hardwood-hull', 'block-bag', count);
+    this.give(2, blocks, jars[0], 50, 'g');
+    this.looked(28, blocks, 1);
+    this.say(30, { kind: 'opened', vesselIds: [...blocks], place: 'tent' });
+    return blocks;
+  }
+
   looked(day: number, ids: readonly VesselId[], fraction?: number): void {
     this.say(day, { kind: 'inspected', vesselIds: [...ids], ...(fraction !== undefined && { fraction }) });
   }

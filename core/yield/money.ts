@@ -1,17 +1,12 @@
 import { heldAtFirst } from '../culture/amounts.js';
-import { boughtAs } from '../formula/cost.js';
+import { boughtAs, materialsCost, type MaterialsCost } from '../formula/cost.js';
 import type { House, VesselView } from '../house/derive/house.js';
 
-const G_PER_KG = 1000;
 /** Spawn of spawn of spawn: farther back nothing is left of a price. Our choice. */
 const MOST_FORBEARS = 8;
 
-/** What went into one vessel, in the household's money. */
-export interface MoneySpent {
-  readonly amount: number;
-  /** Names of materials that have no price: the sum leaves them out. */
-  readonly unpriced: readonly string[];
-}
+/** What went into one vessel or several, in the household's money. */
+export type MoneySpent = MaterialsCost;
 
 export type PricedHouse = Pick<House, 'records' | 'household' | 'batchById' | 'vesselById' | 'cookById'>;
 
@@ -22,7 +17,7 @@ export type PricedHouse = Pick<House, 'records' | 'household' | 'batchById' | 'v
  * @returns undefined where nothing of it has a price
  */
 export function moneySpentOn(view: VesselView, house: PricedHouse): MoneySpent | undefined {
-  return spentOn(view, house, pricesOf(house), MOST_FORBEARS);
+  return moneySpentOnAll([view], house);
 }
 
 /** Of several vessels together; undefined where nothing of them has a price. */
@@ -58,14 +53,10 @@ function bought({ batch }: VesselView, { household }: PricedHouse): MoneySpent |
 function made({ batch }: VesselView, house: PricedHouse, prices: Prices): MoneySpent | undefined {
   const parts = batch.plan?.parts ?? [];
   const count = house.batchById.get(batch.id)?.vessels.length ?? 1;
-  const priced = parts.filter((p) => prices.has(p.materialId));
-  return priced.length === 0
-    ? undefined
-    : {
-        amount:
-          priced.reduce((sum, p) => sum + (p.massG / G_PER_KG) * (prices.get(p.materialId) ?? 0), 0) / count,
-        unpriced: parts.filter((p) => !prices.has(p.materialId)).map((p) => p.name),
-      };
+  const { amount, unpriced } = materialsCost(
+    parts.map(({ name, massG, materialId }) => ({ name, massG, pricePerKg: prices.get(materialId) })),
+  );
+  return unpriced.length === parts.length ? undefined : { amount: amount / count, unpriced };
 }
 
 function cooked({ state }: VesselView, { household, cookById }: PricedHouse): MoneySpent | undefined {

@@ -26,8 +26,8 @@ import {
   tooHotAt,
   type Place,
   leadingSector,
+  groupBy,
   placeOfVessel,
-  push,
   roomAt,
   setCOf,
   useOf,
@@ -76,36 +76,24 @@ export interface ShelfBatch {
 
 /** A place with what stands there. */
 export interface ShelfPlace extends Omit<Place, 'schemaVersion' | 'updatedAt'> {
-  readonly count: number;
   readonly standing: readonly VesselView[];
 }
 
 /** Places that are in use, or where something stands still. */
 export function shelfPlaces(house: House): readonly ShelfPlace[] {
-  const byPlace = new Map<string, VesselView[]>();
-  for (const vessel of house.inHand.flatMap((view) => standingOf(view, house))) {
-    push(byPlace, placeOfVessel(vessel), vessel);
-  }
+  const byPlace = groupBy(
+    house.inHand.flatMap((view) => standingOf(view, house)),
+    placeOfVessel,
+  );
   const known = [...house.placeById.values()].flatMap((place) => {
     const standing = byPlace.get(place.id) ?? [];
-    return place.isGone === true && standing.length === 0
-      ? []
-      : [{ ...place, count: standing.length, standing }];
+    return place.isGone === true && standing.length === 0 ? [] : [{ ...place, standing }];
   });
   // What stands where no place is known any more is shown all the same, and can be moved.
   const unknown = [...byPlace].flatMap(([id, standing]) =>
     house.placeById.has(id)
       ? []
-      : [
-          {
-            id,
-            count: standing.length,
-            standing,
-            name: placeWords(id, house),
-            use: useOf(house, id),
-            isGone: true as const,
-          },
-        ],
+      : [{ id, standing, name: placeWords(id, house), use: useOf(house, id), isGone: true as const }],
   );
   return [...known, ...unknown];
 }

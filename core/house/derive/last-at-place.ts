@@ -1,14 +1,9 @@
+import type { Reading } from '../../readings/measured.js';
 import type { Fact } from '../../record/effective.js';
 import type { AirChannel, Tending } from '../../record/entry.js';
 
-/** What an instrument for the air showed. */
-export interface AirRead {
-  readonly atMs: number;
-  readonly value: number;
-}
-
 /** When a place was last misted and fanned, and how moist and how stale its air was read last. */
-export type LastAtPlace = Readonly<Partial<Record<Tending, number>> & Partial<Record<AirChannel, AirRead>>>;
+export type LastAtPlace = Readonly<Partial<Record<Tending, number>> & Partial<Record<AirChannel, Reading>>>;
 
 export const NOTHING_AT_PLACE: LastAtPlace = {};
 
