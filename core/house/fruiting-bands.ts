@@ -1,3 +1,4 @@
+import { asShown } from '../readings/as-shown.js';
 import type { Channel } from '../record/entry.js';
 import type { House, VesselView } from './derive/house.js';
 import { placeOfVessel } from './places.js';
@@ -82,10 +83,8 @@ export function sideOf(value: number, { low, high }: Band): 'below' | 'above' | 
 }
 
 /**
- * The same of what an instrument shows, as finely as it is shown: °C to a tenth, all else whole. What reads "85 %" is not below
- * 85 %.
+ * The same of what an instrument shows, as finely as it is shown. What reads "85 %" is not below 85 %.
  */
 export function sideOfShown(channel: Channel, value: number, band: Band): 'below' | 'above' | undefined {
-  const parts = channel === 'airC' ? 10 : 1;
-  return sideOf(Math.round(value * parts) / parts, band);
+  return sideOf(asShown(channel, value), band);
 }

@@ -10,6 +10,7 @@ import {
   asProfile,
   chunksWith,
   courseOf,
+  digestOf,
   isLogKeptAsEntry,
   logOf,
   mergeArchives,
@@ -337,19 +338,21 @@ describe('readings thinned for drawing', () => {
   it('counts silences and hours outside a band, however coarse the window is', () => {
     const hour = 3_600_000;
     const window = { fromMs: START_MS, toMs: START_MS + 100 * hour, pixels: 2 };
-    const thinner = new Thinner('airC', window, hour, (value) => value > 20);
+    const thinner = new Thinner('airC', window);
+    const isOutside = (shown: number) => shown > 20;
+    // Each value as it was read at the full hour and half an hour before it.
     const chunk = (fromHour: number, values: readonly number[]) => ({
-      at: new Date(START_MS + fromHour * hour).toISOString(),
-      seconds: values.map((_, i) => i * 3600),
-      values: [...values],
+      at: new Date(START_MS + (fromHour - 0.5) * hour).toISOString(),
+      seconds: values.flatMap((_, i) => [i * 3600, i * 3600 + 1800]).slice(1),
+      values: values.flatMap((v) => [v, v]).slice(1),
     });
     // Ten hours, of which the last four are too warm; two hours of silence; then three good ones.
     thinner.add(chunk(12, [18, 18, 18]));
     thinner.add(chunk(0, [19, 19, 19, 19, 19, 19, 19, 21, 21, 21, 21]));
-    expect(thinner.summary()).toEqual({ silences: 1, outsideMs: 4 * hour });
+    expect(thinner.summary(isOutside)).toEqual({ silences: 1, outsideMs: 4 * hour });
     // A second instrument that read at once adds no hours and fills the silence.
     thinner.add(chunk(8, [21, 21, 21, 18, 18, 18]));
-    const { silences, outsideMs } = thinner.summary();
+    const { silences, outsideMs } = thinner.summary(isOutside);
     expect(silences).toBe(0);
     expect(outsideMs / hour).toBeGreaterThan(4);
     expect(outsideMs / hour).toBeLessThan(6);
@@ -377,6 +380,72 @@ describe('readings thinned for drawing', () => {
         Math.min(96, Math.floor((bin.toMs - window.fromMs) / widthMs)),
       );
     }
+  });
+
+  it('say the same of months by the hours of each chunk as by every reading', () => {
+    const random = seededRandom(8);
+    const days = [0, 1, 2, 3, 5, 6, 7, 8, 9, 13];
+    const chunks = days.flatMap((day) =>
+      chunksWith(
+        undefined,
+        CLIMATE,
+        every(
+          300 + 60 * (day % 4),
+          230,
+          (i) => 17 + 6 * Math.sin(i / 40 + day) + random(),
+          START_MS + day * DAY_MS,
+        ),
+        idOf,
+      ),
+    );
+    const wide = { fromMs: START_MS - DAY_MS, toMs: START_MS + 15 * DAY_MS, pixels: 64 };
+    const [raw, hourly] = [new Thinner('airC', wide), new Thinner('airC', wide)];
+    chunks.forEach((chunk) => {
+      raw.add(chunk);
+      hourly.addDigest(digestOf(chunk));
+    });
+    const isOutside = (shown: number) => shown > 20;
+    const [a, b] = [raw.summary(isOutside), hourly.summary(isOutside)];
+    expect(b.silences).toBe(a.silences);
+    expect(a.outsideMs).toBeGreaterThan(DAY_MS);
+    expect(b.outsideMs).toBeCloseTo(a.outsideMs, 3);
+    const whole = (thinner: Thinner) => {
+      const bins = thinner.stretches(DAY_MS).flat();
+      const count = bins.reduce((sum, bin) => sum + bin.count, 0);
+      return {
+        count,
+        mean: bins.reduce((sum, bin) => sum + bin.mean * bin.count, 0) / count,
+        least: Math.min(...bins.map((bin) => bin.least)),
+        most: Math.max(...bins.map((bin) => bin.most)),
+        fromMs: bins[0]!.fromMs,
+        toMs: bins.at(-1)!.toMs,
+        parts: thinner.stretches(DAY_MS).length,
+      };
+    };
+    const { mean, ...rest } = whole(hourly);
+    const { mean: meanOfAll, ...restOfAll } = whole(raw);
+    expect(rest).toEqual(restOfAll);
+    expect(mean).toBeCloseTo(meanOfAll, 9);
+    // No bin is off by more than its hours at either end could be.
+    const binsOf = (thinner: Thinner) => thinner.stretches(DAY_MS).flat();
+    binsOf(raw).forEach((bin, i) => {
+      expect(Math.abs(binsOf(hourly)[i]!.mean - bin.mean)).toBeLessThan(0.6);
+    });
+  });
+
+  it('by the hour hold nothing that cannot be, nor more than their chunk', () => {
+    const [chunk] = chunksWith(
+      undefined,
+      CLIMATE,
+      every(60, 30, (i) => (i === 3 ? 400 : 18)),
+      idOf,
+    );
+    const { hours, held, runs, ...rest } = digestOf(chunk!);
+    expect([...hours.slice(2)]).toEqual([18, 18, 29 * 18, 29]);
+    expect([...held]).toEqual([18, 29 * MINUTE_MS]);
+    expect([...runs]).toEqual([START_MS, START_MS + 29 * MINUTE_MS]);
+    const { id, subject, channel, at, count, span } = chunk!;
+    expect(rest).toEqual({ id, subject, channel, at, count, span });
   });
 
   it('are cut where nothing was read, and hold nothing that cannot be', () => {

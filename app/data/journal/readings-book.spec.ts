@@ -3,6 +3,7 @@ import { firstValueFrom } from 'rxjs';
 import {
   DAY_MS,
   MINUTE_MS,
+  newId,
   readingsOf,
   soundReadings,
   subjectOfCook,
@@ -160,6 +161,51 @@ describe('readings', () => {
       const bins = thinner.stretches(DAY_MS).flat();
       expect(bins.map((b) => b.count)).toEqual(hours.map(() => 3));
       expect(bins.every((b) => b.most === 25)).toBeTrue();
+    });
+
+    it('of months are drawn by the hours of each chunk, which are kept with it, grow with it and go with it', async () => {
+      const values = (n: number) => [18 + (n % 5), 24, 19];
+      const days = Array.from({ length: 120 }, (_, n) => n);
+      const rows = days.map((n) =>
+        chunk('a', 24 * n, { count: 3, span: 1200, seconds: [0, 600, 1200], values: values(n) }),
+      );
+      await setup.db.rows('readings').bulkPut(rows);
+      const inWords = async () => {
+        const window = { fromMs: hour(-1).getTime(), toMs: hour(24 * 120).getTime(), pixels: 480 };
+        const thinner = await TestBed.inject(ReadingStore).thinned(tent, 'airC', window);
+        const bins = thinner.stretches(DAY_MS).flat();
+        return {
+          count: bins.reduce((sum, b) => sum + b.count, 0),
+          least: bins.map((b) => b.least),
+          most: bins.map((b) => b.most),
+          ...thinner.summary((v) => v > 20),
+        };
+      };
+      const whole = {
+        count: 360,
+        least: days.map((n) => Math.min(...values(n))),
+        most: days.map(() => 24),
+        silences: 119,
+        outsideMs: 120 * 600_000,
+      };
+      expect(await inWords()).toEqual(whole);
+      expect(await setup.db.digests.count()).toBe(120);
+
+      // Those of an earlier version have none, and are read once to make them; a row that is no chunk is passed by.
+      await setup.db.digests.clear();
+      await setup.db.rows('readings').put({ ...rows[3]!, id: newId(1, Math.random), values: 3 } as never);
+      expect(await inWords()).toEqual(whole);
+      expect(await setup.db.digests.count()).toBe(120);
+
+      const longer = { count: 4, span: 1800, seconds: [0, 600, 1200, 1800], values: [...values(7), 30] };
+      await setup.db.rows('readings').put({ ...rows[7]!, ...longer });
+      expect((await inWords()).most[7]).toBe(30);
+      await setup.db.rows('readings').bulkDelete(rows.slice(60).map((row) => row.id));
+      expect((await inWords()).least.length).toBe(60);
+      expect(await setup.db.digests.count()).toBe(60);
+      await setup.db.rows('readings').clear();
+      expect((await inWords()).count).toBe(0);
+      expect(await setup.db.digests.count()).toBe(0);
     });
 
     it('are read last where one spoke last, whichever began its chunk last', async () => {

@@ -1,6 +1,15 @@
 import Dexie, { type Table } from 'dexie';
-import type { DeviceId, LiveTable, NewRows, Records, TableName, UnreadRow } from '../../../core/index';
+import type {
+  DeviceId,
+  Digest,
+  LiveTable,
+  NewRows,
+  Records,
+  TableName,
+  UnreadRow,
+} from '../../../core/index';
 import { TABLE_NAMES, isLive } from '../../../core/record/tables';
+import { withDigests } from './with-digests';
 import {
   VERSION_1,
   VERSION_2,
@@ -9,11 +18,12 @@ import {
   VERSION_5,
   VERSION_6,
   VERSION_7,
+  VERSION_8,
   upgradeTo3,
   upgradeTo6,
 } from './versions';
 
-const LATEST = 7;
+const LATEST = 8;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
@@ -59,7 +69,9 @@ export class HouseDb extends Dexie {
     this.version(4).stores(VERSION_4);
     this.version(5).stores(VERSION_5);
     this.version(6).stores(VERSION_6).upgrade(upgradeTo6);
-    this.version(LATEST).stores(VERSION_7);
+    this.version(7).stores(VERSION_7);
+    this.version(LATEST).stores(VERSION_8);
+    this.use({ stack: 'dbcore', name: 'digests', create: withDigests });
   }
 
   /**
@@ -75,6 +87,11 @@ export class HouseDb extends Dexie {
 
   rows<K extends TableName>(name: K): Table<Records[K][number], string> {
     return this.table(name);
+  }
+
+  /** Worked out from the readings, at every write of them; they go into no archive. */
+  get digests(): Table<Digest, string> {
+    return this.table('digests');
   }
 
   get unread(): Table<KeptUnread, number> {

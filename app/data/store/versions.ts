@@ -46,6 +46,9 @@ export const VERSION_6 = {} as const;
 /** Version 7: places of one's own; those that every house has are added after opening. */
 export const VERSION_7 = { places: 'id' } as const;
 
+/** Version 8: what a chart of months needs of each chunk of readings. Those of older chunks are made when they are first drawn. */
+export const VERSION_8 = { digests: 'id, [subject+channel+at]' } as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',

@@ -15,7 +15,7 @@ import { switchMap } from 'rxjs';
 import {
   DAY_MS,
   EMPTY_HOUSE,
-  GAP_MS,
+  SILENCE_MS,
   HOUR_MS,
   formatNumber,
   placesInUse,
@@ -147,10 +147,10 @@ export class Climate {
     },
     loader: async ({ params: { subject, channel, window, band } }): Promise<Drawn> => {
       const isOutside = (value: number) => band !== undefined && sideOf(value, band) !== undefined;
-      const thinner = await this.store.thinned(subject, channel, window, SLOWEST_MS, isOutside);
+      const thinner = await this.store.thinned(subject, channel, window);
       // Between two bins lie as many minutes as a bin is wide.
-      const gapMs = Math.max(GAP_MS, (2 * (window.toMs - window.fromMs)) / window.pixels, SLOWEST_MS);
-      return { channel, window, band, ...thinner.summary(), parts: thinner.stretches(gapMs) };
+      const gapMs = Math.max((2 * (window.toMs - window.fromMs)) / window.pixels, SILENCE_MS);
+      return { channel, window, band, ...thinner.summary(isOutside), parts: thinner.stretches(gapMs) };
     },
   });
   /** What is drawn: it stays until the next is there, so that nothing jumps. */
@@ -280,9 +280,6 @@ interface Drawn extends Summary {
 }
 
 type Point = [number, number | null];
-
-/** Loggers that read every quarter of an hour are joined; a longer silence is one. Our choice. */
-const SLOWEST_MS = 40 * 60_000;
 
 /** What was read longer ago says nothing of now. Our choice. */
 const FRESH_MS = 2 * HOUR_MS;
