@@ -1,10 +1,11 @@
 import { inject } from '@angular/core';
-import { Router, type CanActivateFn, type Routes } from '@angular/router';
+import { Router, type ActivatedRouteSnapshot, type CanActivateFn, type Routes } from '@angular/router';
 import { HouseStore } from '../data/store/house-store';
 import { WHICH_HOUSE } from '../data/store/which-house';
 
 /** A house without its first facts is asked for them; the made-up one is laid out instead. */
-const furnished: CanActivateFn = async () => {
+const furnished: CanActivateFn = async (route) => {
+  fetchCode(route);
   const router = inject(Router);
   const { madeUp } = inject(WHICH_HOUSE);
   // When the database cannot be opened, the page says so itself.
@@ -13,6 +14,13 @@ const furnished: CanActivateFn = async () => {
     .catch(() => true);
   return isFurnished || router.parseUrl(madeUp ? '/lay-out' : '/start');
 };
+
+/** What a place is made of is fetched while the database is opened, not after it. Where that fails the router says so. */
+function fetchCode(route: ActivatedRouteSnapshot | null): void {
+  for (let part = route; part !== null; part = part.firstChild) {
+    void Promise.resolve(part.routeConfig?.loadComponent?.()).catch(() => undefined);
+  }
+}
 
 export const routes: Routes = [
   {

@@ -1,6 +1,7 @@
+import { groupBy } from '../base/collections.js';
 import { DAY_MS } from '../base/time.js';
 import { TENTH_Z } from '../base/normal.js';
-import type { House, VesselView } from './derive/house.js';
+import type { BatchView, House, VesselView } from './derive/house.js';
 
 /** Days from pins to the cut. Common practice, no source; those that are slow from memory. */
 const PINS_TO_CUT_DAYS = 6;
@@ -76,28 +77,36 @@ interface Interval {
   readonly days: number;
 }
 
-/** Asked for every block; a house never changes. */
+/** Asked for every block; a house never changes, and most of its batches not with the next one. */
 const known = new WeakMap<object, ReadonlyMap<string, readonly Interval[]>>();
+const knownOf = new WeakMap<BatchView, readonly Interval[]>();
 
 function intervalsOf({ batches }: Pick<House, 'batches'>): ReadonlyMap<string, readonly Interval[]> {
   const found = known.get(batches);
   if (found !== undefined) {
     return found;
   }
-  const all = new Map<string, Interval[]>();
-  for (const view of batches.flatMap((b) => b.vessels)) {
-    for (const { at, pinnedAt } of view.state.harvests) {
-      if (pinnedAt !== undefined && view.species !== undefined) {
-        const atMs = Date.parse(at);
-        const list = all.get(view.species.id) ?? [];
-        list.push({ view, atMs, days: (atMs - Date.parse(pinnedAt)) / DAY_MS });
-        all.set(view.species.id, list);
-      }
-    }
-  }
+  const all = groupBy(batches.flatMap(intervalsOfBatch), (i) => i.view.species!.id);
   const lately = new Map(
     [...all].map(([id, list]) => [id, list.sort((a, b) => a.atMs - b.atMs).slice(-MOST_FLUSHES)]),
   );
   known.set(batches, lately);
   return lately;
+}
+
+function intervalsOfBatch(batch: BatchView): readonly Interval[] {
+  const found = knownOf.get(batch);
+  if (found !== undefined) {
+    return found;
+  }
+  const own = batch.vessels.flatMap((view) =>
+    view.state.harvests.flatMap(({ at, pinnedAt }): Interval[] => {
+      const atMs = Date.parse(at);
+      return pinnedAt === undefined || view.species === undefined
+        ? []
+        : [{ view, atMs, days: (atMs - Date.parse(pinnedAt)) / DAY_MS }];
+    }),
+  );
+  knownOf.set(batch, own);
+  return own;
 }

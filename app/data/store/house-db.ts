@@ -51,8 +51,8 @@ export type Meta =
   | { readonly id: 'revision'; readonly value: number }
   | { readonly id: 'device'; readonly value: DeviceId }
   | { readonly id: 'bringingIn'; readonly value: string }
-  /** Rows of what was in hand at a revision, to open on while the rest is read. */
-  | { readonly id: 'front'; readonly revision: number; readonly rows: NewRows };
+  /** Rows of what was in hand at a revision, to open on while the rest is read; and by which build they were read and kept. */
+  | { readonly id: 'front'; readonly revision: number; readonly rows: NewRows; readonly build?: string };
 
 /** The database was made by a newer version of the app. */
 export class NewerDatabase extends Error {

@@ -85,6 +85,27 @@ describe('opening a house', () => {
     expect(first.house.vesselById.get(id)!.state.notes.at(-1)!.text).toBe('since then');
   });
 
+  it('parses anew what another build kept, and opens without a copy that is spoiled', async () => {
+    const [jar] = setup.house().inHand.flatMap((b) => b.vessels);
+    const front = await setup.db.meta.get('front');
+    if (front?.id !== 'front') {
+      throw new Error('no front');
+    }
+    const rows = { ...front.rows, vessels: [{ ...jar!.vessel, code: 7 }, ...front.rows.vessels!.slice(1)] };
+    const firstOf = async (build: string | undefined, kept: object) => {
+      await setup.db.meta.put({ ...front, build, rows: kept });
+      page = openAgain(setup);
+      await page.store.whole();
+      const [first] = page.statuses.filter((s) => s.kind === 'ready');
+      page.close();
+      return first!;
+    };
+    expect((await firstOf('another', rows)).unread.length).toBe(1);
+    expect((await firstOf(front.build, front.rows)).isWhole).toBeFalse();
+    expect((await firstOf(front.build, { ...rows, entries: [null] })).isWhole).toBeTrue();
+    page = openAgain(setup);
+  });
+
   it('writes nothing against a part of the house: a press waits for the rest', async () => {
     page = openAgain(setup);
     const gone = setup.house().batches.find((b) => !setup.house().inHand.includes(b))!;

@@ -103,15 +103,20 @@ export class HouseStore {
     try {
       await this.reads.open();
       const standing = await this.reads.standing();
-      const front = await this.reads.front(standing);
-      if (front !== undefined) {
-        this.current.next(houseInFront(standing, front));
-        await aTurn();
-      }
+      await this.beginInFront(standing).catch(() => undefined);
       this.current.next(await houseInParts(standing, this.reads.inParts(), aTurn));
       this.follow();
     } catch (error) {
       this.fail(error);
+    }
+  }
+
+  /** A copy to open on is never needed: whatever is wrong with it, all is read next. */
+  private async beginInFront(standing: Standing): Promise<void> {
+    const front = await this.reads.front(standing);
+    if (front !== undefined) {
+      this.current.next(houseInFront(standing, front));
+      await aTurn();
     }
   }
 

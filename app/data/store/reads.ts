@@ -82,11 +82,22 @@ export async function readSince(db: HouseDb, before: number, now: number): Promi
 const GROWING = ['batches', 'vessels', 'cooks', 'entries', 'logs'] as const satisfies readonly LiveTable[];
 const DEFINITIONS = LIVE_TABLES.filter((name) => !(GROWING as readonly LiveTable[]).includes(name));
 
+/** The name of this file as it was built: another one as soon as anything of it or below it is another. */
+const BUILD = import.meta.url;
+
+/** What is in hand as it stands now. */
+export interface Front {
+  /** Rows that this very build has parsed before; they need not be parsed again. */
+  readonly parsed: NewRows;
+  /** All others, the later ones last. */
+  readonly raw: RawRows;
+}
+
 /**
- * What is in hand as it stands now: rows that were kept to open on, with all that was written since. Undefined where
- * none were kept, or too much was written since.
+ * Rows that were kept to open on, with all that was written since. Undefined where none were kept, or too much was written
+ * since.
  */
-export async function readFront(db: HouseDb, standing: Standing): Promise<RawRows | undefined> {
+export async function readFront(db: HouseDb, standing: Standing): Promise<Front | undefined> {
   const front = await db.meta.get('front');
   if (front?.id !== 'front') {
     return undefined;
@@ -96,11 +107,14 @@ export async function readFront(db: HouseDb, standing: Standing): Promise<RawRow
     return undefined;
   }
   const definitions = await Promise.all(DEFINITIONS.map((name) => db.rows(name).toArray()));
-  const kept = front.rows as RawRows;
+  const [parsed, kept] = front.build === BUILD ? [front.rows, {}] : [{}, front.rows as RawRows];
   const raw = (table: LiveTable) => [...(kept[table] ?? []), ...(since[table] ?? [])];
   return {
-    ...Object.fromEntries(DEFINITIONS.map((name, i) => [name, definitions[i]])),
-    ...Object.fromEntries(GROWING.map((table) => [table, raw(table)])),
+    parsed,
+    raw: {
+      ...Object.fromEntries(DEFINITIONS.map((name, i) => [name, definitions[i]])),
+      ...Object.fromEntries(GROWING.map((table) => [table, raw(table)])),
+    },
   };
 }
 
@@ -156,7 +170,7 @@ export class HouseReads {
     return readStanding(this.db);
   }
 
-  front(standing: Standing): Promise<RawRows | undefined> {
+  front(standing: Standing): Promise<Front | undefined> {
     return this.reading((db) => readFront(db, standing));
   }
 
@@ -164,7 +178,7 @@ export class HouseReads {
   async keepFront(revision: number, rows: NewRows | undefined): Promise<void> {
     await (rows === undefined
       ? this.db.meta.delete('front')
-      : this.db.meta.put({ id: 'front', revision, rows }));
+      : this.db.meta.put({ id: 'front', revision, rows, build: BUILD }));
   }
 
   inParts(): AsyncGenerator<RawRows> {

@@ -6,7 +6,7 @@ import { withRows } from '../../../core/house/derive/with-rows';
 import { olderRow } from '../../../core/record/older-rows';
 import { readRow } from '../../../core/record/tables';
 import type { HouseDb, LiveTable } from './house-db';
-import { readAll, readSince, readStanding, type RawRows, type Standing } from './reads';
+import { readAll, readSince, readStanding, type Front, type RawRows, type Standing } from './reads';
 
 /** The house of one moment. */
 export interface ReadyHouse extends Standing {
@@ -89,9 +89,11 @@ function keyOf({ table, row }: UnreadRow): string {
 }
 
 /** The house as far as it is in hand. */
-export function houseInFront(standing: Standing, front: RawRows): ReadyHouse {
-  const { rows, unread } = parseRows(front);
-  return { kind: 'ready', isWhole: false, ...standing, house: withRows(EMPTY_HOUSE, rows), unread };
+export function houseInFront(standing: Standing, { parsed, raw }: Front): ReadyHouse {
+  const { rows, unread } = parseRows(raw);
+  const tables = new Set([...Object.keys(parsed), ...Object.keys(rows)] as LiveTable[]);
+  const all = Object.fromEntries([...tables].map((t) => [t, [...(parsed[t] ?? []), ...(rows[t] ?? [])]]));
+  return { kind: 'ready', isWhole: false, ...standing, house: withRows(EMPTY_HOUSE, all), unread };
 }
 
 /** A page that works longer than this at one go is felt to stop. */

@@ -67,11 +67,25 @@ function foretold(vessels: readonly VesselView[], prior: ColonizationPrior, warm
   };
 }
 
+interface ClockedMarks extends VesselMarks {
+  readonly clock?: WarmClock;
+}
+
+/** A look at one jar leaves its siblings as they were, and is asked for all of them. */
+const known = new WeakMap<VesselView, { readonly warmth: Warmth; readonly seen: ClockedMarks }>();
+
 /** What was seen of a vessel, in days as growth counts them. */
-export function marksByClock(
-  { state, species, batch }: VesselView,
-  warmth: Warmth,
-): VesselMarks & { readonly clock?: WarmClock } {
+export function marksByClock(view: VesselView, warmth: Warmth): ClockedMarks {
+  const found = known.get(view);
+  if (found?.warmth === warmth) {
+    return found.seen;
+  }
+  const seen = clockedMarks(view, warmth);
+  known.set(view, { warmth, seen });
+  return seen;
+}
+
+function clockedMarks({ state, species, batch }: VesselView, warmth: Warmth): ClockedMarks {
   const clock = clockOf(state, species, warmth, rateOfDose(state, batch));
   const grownBy = (day: number) => clock?.grownBy(day) ?? day;
   const shakenDay = dayOf(state, state.shakenAt);

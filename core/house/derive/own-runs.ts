@@ -26,7 +26,7 @@ export function runsBefore(
     : (runs.get(kind) ?? []).filter((r) => r.startMs < startMs).slice(-MOST_RUNS);
 }
 
-/** Runs with some batches told anew. @param batches told anew, as they are now */
+/** Runs with some batches told anew; the very same where they say no more. @param batches told anew, as they are now */
 export function runsWith(
   before: RunsOfKind,
   batches: ReadonlyMap<BatchId, BatchView | undefined>,
@@ -47,16 +47,16 @@ export function runsWith(
     return before;
   }
   const after = new Map(before);
+  let isNews = false;
   for (const kind of new Set([...told.keys(), ...had.map(([k]) => k)])) {
-    const kept = (before.get(kind) ?? []).filter((r) => !batches.has(r.batchId));
-    after.set(
-      kind,
-      [...kept, ...(told.get(kind) ?? [])].sort(
-        (a, b) => a.startMs - b.startMs || compareText(a.batchId, b.batchId),
-      ),
+    const list = before.get(kind) ?? [];
+    const now = [...list.filter((r) => !batches.has(r.batchId)), ...(told.get(kind) ?? [])].sort(
+      (a, b) => a.startMs - b.startMs || compareText(a.batchId, b.batchId),
     );
+    isNews ||= !sameRuns(list, now);
+    after.set(kind, now);
   }
-  return after;
+  return isNews ? after : before;
 }
 
 /** Whether the same runs say the same. */
@@ -65,7 +65,10 @@ export function sameRuns(a: readonly HouseRun[], b: readonly HouseRun[]): boolea
     a.length === b.length &&
     a.every(
       (run, i) =>
-        run.batchId === b[i]!.batchId && run.lnFull === b[i]!.lnFull && run.variance === b[i]!.variance,
+        run.batchId === b[i]!.batchId &&
+        run.startMs === b[i]!.startMs &&
+        run.lnFull === b[i]!.lnFull &&
+        run.variance === b[i]!.variance,
     )
   );
 }
