@@ -15,6 +15,9 @@ const LEAST_LOG = 10;
 /** Household instruments are no finer than this, °C. Our choice. */
 const READ_WITHIN_C = 0.4;
 
+/** No cook goes on for longer than a week: one that was never ended, or opened long after, is cut there. Our choice. */
+const LONGEST_MINUTES = 7 * 24 * 60;
+
 export interface ChamberProfile {
   /** Minutes since the lid went on; straight between points. */
   readonly points: readonly ProfilePoint[];
@@ -43,7 +46,7 @@ export function chamberProfile(
   // A clock that is drawn once a minute may stand before the step that was just noted.
   const nowMs = Math.max(atMs, ...steps.map((s) => Date.parse(s.at)));
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
-  const nowMinutes = Math.max(0, (nowMs - startMs) / MINUTE_MS);
+  const nowMinutes = Math.min(LONGEST_MINUTES, Math.max(0, (nowMs - startMs) / MINUTE_MS));
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
@@ -59,7 +62,12 @@ export function chamberProfile(
           ? cook.comeUpMinutes * shareToBoil({ ...cook, boilC })
           : (Date.parse(vented.at) - startMs) / MINUTE_MS) + cook.ventMinutes;
   addExpected(points, cook, cookState(steps), nowMs, nowMinutes, boilC);
-  return { points, nowMinutes, closedAtMinutes, measured: been.byThermometer };
+  return {
+    points: profileUntil(points, LONGEST_MINUTES),
+    nowMinutes,
+    closedAtMinutes,
+    measured: been.byThermometer,
+  };
 }
 
 /** Readings of the chamber's thermometer, else its temperature by the gauge. */

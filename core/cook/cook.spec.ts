@@ -17,6 +17,7 @@ import {
   type FactOf,
   type VesselId,
 } from '../index.js';
+import { checkProfile } from '../heat/conduction/respond.js';
 import { MINUTE_MS, START_MS, entryMaker } from '../testing/sample-house.js';
 
 const AT = new Date(START_MS).toISOString();
@@ -219,6 +220,19 @@ describe('the chamber’s curve', () => {
       const nowMs = last === undefined ? START_MS : Date.parse(last.at) + 7 * MINUTE_MS;
       const { points } = chamberProfile(cook, full.slice(0, n), nowMs);
       points.slice(1).forEach((p, i) => expect(p.minutes).toBeGreaterThanOrEqual(points[i]!.minutes));
+    }
+  });
+
+  it('ends after a week, in a cook that nobody ended for months and in one that was opened long after', () => {
+    const TO_OPEN = [...TO_PRESSURE, ['heatOff', 200], ['open', 90 * 24 * 60]] as const;
+    for (let n = 1; n <= TO_OPEN.length; n++) {
+      const { points, nowMinutes } = chamberProfile(cook, steps(...TO_OPEN.slice(0, n)), at(240_000));
+      expect(points.length).toBeGreaterThan(1);
+      expect(points.at(-1)!.minutes).toBeLessThanOrEqual(7 * 24 * 60);
+      expect(nowMinutes).toBeLessThanOrEqual(7 * 24 * 60);
+      expect(() => {
+        checkProfile(points);
+      }).not.toThrow();
     }
   });
 
