@@ -78,7 +78,7 @@ test('three pasted recipes are audited, and one is kept as a formula', async ({ 
     page.getByRole('heading', { name: 'This is bulk substrate: about 1 block of 2.3 kg' }),
   ).toBeVisible();
   await expect(page.getByText('65.5 %', { exact: true })).toBeVisible();
-  await expect(page.getByText(/Wetter than field capacity/)).toBeVisible();
+  await expect(page.getByText(/65\.5 % is right here/)).toBeVisible();
 
   await recipe.fill('• 1 g DME\n• 600 cc water');
   await expect(page.getByText(/Far too weak: 0\.16 % sugar solids w\/v, 25 times weaker/)).toBeVisible();
@@ -87,6 +87,9 @@ test('three pasted recipes are audited, and one is kept as a formula', async ({ 
   await expect(page.getByText('What is “bran”? Choose a match, or leave the line out.')).toBeVisible();
   await expect(page.getByText('12 of what measure? Add a unit: g, ml, cups, tbsp.')).toBeVisible();
   await take(page.getByLabel('“bran” is'), 'Rice bran');
+  await expect(page.getByText('Not judged yet')).toBeVisible();
+  await expect(button(page, 'Save as formula')).toBeHidden();
+  await recipe.fill('1 kg straw\n½ cup bran\n12 g gypsum\n3,5 l water');
   await take(page.getByLabel('It is meant to be'), 'pasteurized');
   await expect(page.getByText(/of supplement cannot be left at pasteurizing heat/)).toBeVisible();
 

@@ -108,4 +108,4 @@ export function fieldCapacityOf(parts: readonly BlendPart[]): { value: number; l
 }
 
 /** Sawdust and pellets, from memory. */
-const WOOD_CAPACITY = { value: 0.62, low: 0.58, high: 0.65 } as const;
+const WOOD_CAPACITY = { value: 0.62, low: 0.57, high: 0.66 } as const;

@@ -2,7 +2,13 @@ import {
   LIMITS,
   blendOf,
   findingsFor,
+  adviseTreatment,
+  auditFormula,
+  resolveFormula,
+  scaleFormula,
+  shippedFormulas,
   shippedMaterials,
+  vesselsFor,
   shippedVesselTypes,
   type BlendPart,
   type Stage,
@@ -19,6 +25,41 @@ const codes = (stage: Stage, parts: readonly BlendPart[], more = {}) =>
   findingsFor({ stage, parts, blend: blendOf(parts), ...more }).map((f) => f.code);
 
 describe('findings', () => {
+  it('never contradict the window that a shipped formula is made in', () => {
+    const solid = shippedFormulas(AT)
+      .map((f) => resolveFormula(f, materials))
+      .filter((f) => f.basis !== 'perLiter');
+    expect(solid.length).toBeGreaterThan(20);
+    for (const formula of solid) {
+      const { low, high } = formula.targetMoisture;
+      for (let step = 0; step <= 10; step++) {
+        const moisture = low + ((high - low) * step) / 10;
+        const vessel = vesselsFor(formula.stage, shippedVesselTypes(AT))[0]!;
+        const scaled = scaleFormula(formula, { vessel, count: 1, moisture });
+        const parts = [...scaled.parts, { massG: Math.max(0, scaled.waterG) }];
+        // Some are bought wetter than that.
+        if (scaled.waterG >= 0) {
+          const found = auditFormula(parts).findings.filter(
+            (f) => f.code === 'too-wet' || f.code === 'too-dry',
+          );
+          expect(found.map((f) => f.words))
+            .withContext(`${formula.id} at ${moisture}`)
+            .toEqual([]);
+        }
+      }
+    }
+  });
+
+  it('say nothing of what is only mineral, and let a casing of peat be warmed only', () => {
+    expect(codes('bulk', [part('gypsum', 100), water(50)])).toEqual([]);
+    expect(codes('bulk', [part('calcium-carbonate', 100), part('gypsum', 20), water(500)])).toEqual([
+      'lime-is-chalk',
+    ]);
+    const casing = [part('peat', 900), part('calcium-carbonate', 100), water(1500)];
+    expect(adviseTreatment('bulk', casing).treatment).toBe('pasteurize');
+    expect(adviseTreatment('bulk', [...casing, part('wheat-bran', 200)]).treatment).toBe('sterilize');
+  });
+
   /** A broth of so many per cent of sugar solids, w/v. */
   const broth = (percent: number) => codes('liquid', [part('sucrose', percent * 10), water(1000)]);
 

@@ -1,7 +1,8 @@
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import { isDissolved, type MaterialTrait, type Stage, type VesselType } from '../record/definitions.js';
-import { fieldCapacityOf, type Blend, type BlendPart } from './blend.js';
+import type { Blend, BlendPart } from './blend.js';
+import { GRAIN_WINDOW, moistureWindow } from './moisture-window.js';
 import { SUPPLEMENT_LIMIT } from './treatment.js';
 
 export type FindingCode =
@@ -42,8 +43,8 @@ export const LIMITS = {
   broth: { good: 4, low: 2, high: 5, farBelow: 1 },
   /** Agar, % w/v. Common practice; 1.5 only for water agar. */
   gel: { low: 1.5, high: 2.5 },
-  /** Grain, wet basis. Common practice. */
-  grain: { low: 0.45, high: 0.55 },
+  /** Grain, wet basis. */
+  grain: GRAIN_WINDOW,
   /** Nitrogen of supplemented wood, share of dry mass. Common practice. */
   nitrogen: { low: 0.005, high: 0.012, warn: 0.015 },
   /** Bran and the like, share of dry mass. Common practice. */
@@ -175,7 +176,10 @@ function moistureFindings({ stage, blend, parts }: Judged): Finding[] {
   if (moisture === undefined || blend.dryMatterG <= 0) {
     return [];
   }
-  const window = stage === 'grain' ? LIMITS.grain : fieldCapacityOf(parts);
+  const window = moistureWindow(stage, parts);
+  if (window === undefined) {
+    return [];
+  }
   const what = stage === 'grain' ? 'grain' : 'this blend';
   const found: Finding[] = [];
   const said = `${percentWords(moisture)} water; ${what} takes ${percentWords(window.low, 0)} to ${percentWords(window.high, 0)}.`;

@@ -120,6 +120,29 @@ describe('scaling a formula', () => {
     ]);
   });
 
+  it('counts all parts in what a vessel holds dry', () => {
+    const jars = scaleFormula(wood, { vessel: quart, count: 4, spare: 0.1 });
+    const all = jars.parts.reduce((sum, p) => sum + p.massG, 0);
+    expect(jars.vesselDryG).toBeCloseTo(all / 4.4, 9);
+    expect(jars.vesselDryG).toBeGreaterThan(jars.parts[0]!.massG / 4.4);
+  });
+
+  it('warns of a bag that its mass would not fit into, by what the medium weighs once settled', () => {
+    const inBag = (id: string) =>
+      scaleFormula(
+        formulas.find((f) => f.id === id)!,
+        { vessel: bag, count: 2 },
+      );
+    const straw = inBag('straw');
+    // 2 268 g at 320 g a liter, in a bag of six liters.
+    expect(straw.volumeShare).toBeCloseTo(2268 / 320 / 6, 6);
+    expect(straw.warnings).toContain('over-full');
+    expect(inBag('paper').warnings).toContain('over-full');
+    expect(inBag('hardwood-bran').warnings).toEqual([]);
+    expect(inBag('hardwood-bran').volumeShare).toBeCloseTo(2268 / 650 / 6, 6);
+    expect(scaleFormula(wheat, { vessel: quart, count: 1 }).volumeShare).toBeCloseTo(2 / 3, 9);
+  });
+
   const beyond: readonly [string, Partial<ScaleTarget>, FieldRef, Partial<Refusals['out-of-range']>][] = [
     ['no jars', { count: 0 }, 'count', { min: 1, max: 500, whole: true, value: 0 }],
     ['minus three jars', { count: -3 }, 'count', { value: -3 }],

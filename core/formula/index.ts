@@ -1,4 +1,6 @@
-export { MOST_LINES, auditFormula, type Audit, type AuditLine, type AuditOptions } from './audit/audit.js';
+export { auditFormula, type Audit, type AuditOptions } from './audit/audit.js';
+export type { AuditLine, LineQuestion } from './audit/audit-line.js';
+export { MOST_LINES } from './audit/weighed-lines.js';
 export { RECIPE_SOURCE, formulaFromAudit } from './audit/formula-from-audit.js';
 export { MaterialMatcher, phraseOf, type Match } from './audit/match-material.js';
 export { readLine, type Amount, type ReadLine } from './audit/read-line.js';

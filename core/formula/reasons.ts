@@ -236,7 +236,7 @@ function finishedMassSteps(scaled: ScaledFormula, words: FigureWords): readonly 
   const one =
     vessel.finishedG === undefined
       ? `One ${vessel.name}, ${percent(scaled.fill)} full, ${words.volume(scaled.vesselFillMl)}`
-      : `One ${vessel.name}, finished`;
+      : `One ${vessel.name}, finished, ${percent(scaled.volumeShare)} full`;
   return [
     { text: one, result: `${words.mass(scaled.vesselWetG)} wet` },
     {

@@ -50,8 +50,9 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
     vessel,
     count,
     vesselFillMl: eachMl,
+    volumeShare: eachMl / vessel.capacityMl,
     vesselWetG: (wetG * eachMl) / volumeMl,
-    vesselDryG: (amounts[0]!.massG * eachMl) / volumeMl,
+    vesselDryG: (amounts.reduce((sum, a) => sum + a.massG, 0) * eachMl) / volumeMl,
     predictedMoisture: roundedWetG > 0 ? 1 - rounded.dryG / roundedWetG : 1,
     warnings: [
       ...strengthWarnings(formula, strengthGPerL),

@@ -39,6 +39,7 @@ export interface ScaledPart {
 
 export type ScaleWarning =
   | 'fill-above-usual'
+  | 'over-full'
   | 'moisture-below-good'
   | 'moisture-above-good'
   | 'strength-below-good'
@@ -59,8 +60,10 @@ export interface ScaledFormula {
   readonly vessel: VesselType;
   readonly count: number;
   readonly vesselFillMl: number;
+  /** Share of the vessel's volume that this is; above 1 where it does not go in. */
+  readonly volumeShare: number;
   readonly vesselWetG: number;
-  /** Part of the vessel's wet mass that was the first material, as supplied. */
+  /** What goes into each vessel beside the water, all parts as supplied. */
   readonly vesselDryG: number;
   /** Moisture of what will really be weighed out, after rounding. */
   readonly predictedMoisture: number;

@@ -323,7 +323,7 @@ function bulk(common: Common): Formula[] {
     share,
     note: 'last, in stages',
   });
-  const coir = { targetMoisture: figure(0.78, 0.72, 0.86), settledGPerL: figure(450, 350, 600) };
+  const coir = { targetMoisture: figure(0.78, 0.72, 0.84), settledGPerL: figure(450, 350, 600) };
   return [
     mix('hardwood-bran', 'Hardwood and bran 10 %', [pellets(0.9), bran(0.1)], 'The usual block.'),
     mix(
@@ -403,7 +403,7 @@ function bulk(common: Common): Formula[] {
         { materialId: 'gypsum', share: 0.03 },
       ],
       'For button and portobello where compost is not to be had.',
-      { targetMoisture: figure(0.68, 0.62, 0.72), settledGPerL: figure(450, 350, 550), source: MEMORY },
+      { targetMoisture: figure(0.7, 0.67, 0.76), settledGPerL: figure(450, 350, 550), source: MEMORY },
     ),
     mix(
       'ready-compost',
@@ -425,7 +425,7 @@ function bulk(common: Common): Formula[] {
       ],
       '3 to 5 cm deep over run compost.',
       {
-        targetMoisture: figure(0.74, 0.68, 0.8),
+        targetMoisture: figure(0.74, 0.68, 0.78),
         settledGPerL: figure(600, 500, 700),
         source: MEMORY,
       },

@@ -1,3 +1,4 @@
+import { moistureOf } from '../material/effective.js';
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
@@ -52,6 +53,13 @@ export function adviseTreatment(
         'Leached or composted manure keeps helpers that hold molds back: warm it through, and they live. A full cook kills them.',
     };
   }
+  if (shareOfPeat(parts, blend) > CASING_SHARE) {
+    return {
+      treatment: 'pasteurize',
+      reason:
+        'A casing of peat is warmed through, not cooked: peat holds its nitrogen fast, and pins form where helpers live.',
+    };
+  }
   const manure = blend.families.manure ?? 0;
   const nitrogen = blend.nitrogenOfDry ?? 0;
   if (manure > SUPPLEMENT_LIMIT || nitrogen > NITROGEN_LIMIT) {
@@ -64,4 +72,16 @@ export function adviseTreatment(
     treatment: 'pasteurize',
     reason: `Poor in nitrogen (${percentWords(nitrogen)} of the dry matter) and without supplement: warming it through is enough, and keeps helpers alive.`,
   };
+}
+
+/** So much peat in the dry matter makes a casing. Our choice. */
+const CASING_SHARE = 0.3;
+
+function shareOfPeat(parts: readonly BlendPart[], { dryMatterG }: Blend): number {
+  const dryG = parts.reduce(
+    (sum, { material, massG }) =>
+      sum + (material?.id === 'peat' ? massG * (1 - moistureOf(material).value) : 0),
+    0,
+  );
+  return dryMatterG > 0 ? dryG / dryMatterG : 0;
 }

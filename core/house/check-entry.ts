@@ -94,7 +94,13 @@ function worldOf(house: House): World {
     },
     batch: (id) => {
       const view = house.batchById.get(id);
-      return view && { plan: view.batch.plan, isPutAway: view.putAwayAt !== undefined };
+      return (
+        view && {
+          plan: view.batch.plan,
+          dryMatterG: view.dryMatterG,
+          isPutAway: view.putAwayAt !== undefined,
+        }
+      );
     },
     cookPhase: (id) => house.cookById.get(id)?.state.phase,
   };

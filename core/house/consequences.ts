@@ -90,7 +90,11 @@ class Telling implements World {
 
   batch(id: BatchId): ReturnType<World['batch']> {
     return this.made.has(id)
-      ? { plan: this.house.workings.batchRows.get(id)?.plan, isPutAway: this.putAway.has(id) }
+      ? {
+          plan: this.house.workings.batchRows.get(id)?.plan,
+          dryMatterG: this.house.batchById.get(id)?.dryMatterG,
+          isPutAway: this.putAway.has(id),
+        }
       : undefined;
   }
 

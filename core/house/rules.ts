@@ -41,7 +41,9 @@ export function takingOf(
 export interface World {
   vessel(id: VesselId): VesselInRules | undefined;
   /** Absent where the batch was never made, or its making was taken back. */
-  batch(id: BatchId): { readonly plan?: BatchPlan; readonly isPutAway: boolean } | undefined;
+  batch(
+    id: BatchId,
+  ): { readonly plan?: BatchPlan; readonly dryMatterG?: number; readonly isPutAway: boolean } | undefined;
   cookPhase(id: CookId): CookPhase | undefined;
 }
 
@@ -60,7 +62,10 @@ export function requirePossible(world: World, fact: Fact): void {
   }
   switch (fact.kind) {
     case 'weighed':
-      weighedMoisture(fact.massG, planOf(world, fact.batchId).dryMatterG);
+      weighedMoisture(
+        fact.massG,
+        batchOf(world, fact.batchId).dryMatterG ?? planOf(world, fact.batchId).dryMatterG,
+      );
       return;
     case 'weighedOut':
     case 'adjusted':

@@ -1,4 +1,4 @@
-import { kitchenMeasure } from '../quantity/format.js';
+import { kitchenMeasure } from '../quantity/kitchen-measure.js';
 import type { Material } from '../record/definitions.js';
 
 /** Volume of so much as scooped, ml; undefined when the density is not known. */

@@ -28,7 +28,7 @@ export const SOURCES = {
   food: 'USDA FoodData Central',
   compost: 'NRAES-54 On-Farm Composting Handbook',
   chemical: 'from the chemical formula',
-  codex: 'Codex STAN 12: at most 20 % water',
+  codex: 'USDA FoodData Central; Codex STAN 12 allows at most 20 % water',
   memory: 'from memory',
 } as const;
 
@@ -36,7 +36,7 @@ const NONE: Cell = [0, 0, 0];
 const GRAIN_CARBON: Cell = [45, 43, 46];
 const GRAIN_MOISTURE: Cell = [12, 10, 14];
 const WOOD_CARBON: Cell = [49, 47, 51];
-const WOOD_CAPACITY: Cell = [62, 58, 65];
+const WOOD_CAPACITY: Cell = [62, 57, 66];
 const STRAW_CAPACITY: Cell = [72, 68, 75];
 const PAPER_CAPACITY: Cell = [70, 65, 75];
 const COIR_CAPACITY: Cell = [78, 72, 86];
@@ -71,9 +71,11 @@ const GRAINS: readonly MaterialRow[] = [
   grain('wheat', 'Wheat, whole', 'wheat|wheat berry|wheat grain|whole wheat', [772, 740, 820, 'weight'], [2.2, 1.8, 2.6]),
   grain('rye', 'Rye, whole', 'rye|rye berry|rye grain|whole rye', [721, 690, 750, 'weight'], [1.8, 1.5, 2.1]),
   grain('barley-covered', 'Barley, covered', 'covered barley|feed barley|barley in the husk', [618, 580, 680, 'weight'], [1.9, 1.6, 2.2]),
-  grain('barley-hulled', 'Barley, hulled', 'hulled barley|pearl barley|pot barley', [778, 740, 810, 'food'], [2.2, 1.9, 2.4], [10, 9, 13]),
+  grain('barley-hulled', 'Barley, hulled', 'hulled barley|pot barley', [778, 740, 810, 'food'], [2.2, 1.9, 2.4], [10, 9, 13]),
+  grain('barley-pearl', 'Barley, pearl', 'pearl barley|pearled barley', [845, 800, 880], [1.6, 1.4, 1.8], [10, 9, 13]),
   grain('oats', 'Oats, whole', 'oat|whole oat|oat grain', [412, 400, 540, 'weight'], [1.9, 1.6, 2.3], [12, 9, 14], [46, 44, 47]),
-  grain('maize', 'Maize', 'maize|corn|popcorn|whole corn|feed corn|cracked corn', [721, 700, 760, 'weight'], [1.55, 1.3, 1.7], [13, 10, 15]),
+  grain('maize', 'Maize', 'maize|corn|whole corn|feed corn|cracked corn', [721, 700, 760, 'weight'], [1.55, 1.3, 1.7], [13, 10, 15]),
+  grain('popcorn', 'Popcorn', 'popcorn|popping corn', [850, 800, 880], [1.7, 1.5, 1.9], [13, 12, 15]),
   grain('sorghum', 'Sorghum', 'sorghum|milo', [721, 700, 810, 'weight'], [1.8, 1.5, 2]),
   grain('millet', 'Millet', 'millet|white millet|red millet', [721, 640, 845], [1.9, 1.7, 2.2], [11, 8, 13]),
   grain('bird-seed', 'Bird seed mix', 'bird seed|wild bird seed|birdseed|seed mix', [660, 550, 740], [2.1, 1.6, 2.6], [10, 8, 13], [47, 45, 52]),
@@ -102,7 +104,7 @@ const wood = (
 const WOODS: readonly MaterialRow[] = [
   wood('hardwood-pellets', 'Hardwood pellets', 'hardwood pellet|hardwood fuel pellet|oak pellet|beech pellet|hwfp', [650, 600, 750], [8, 4, 10], [0.15, 0.05, 0.3]),
   wood('hardwood-sawdust', 'Hardwood sawdust', 'hardwood sawdust|oak sawdust|beech sawdust', [243, 208, 267, 'compost'], [39, 19, 65, 'compost'], [0.24, 0.06, 0.8, 'compost']),
-  wood('hardwood-chips', 'Hardwood chips', 'hardwood chip|wood chip|oak chip|beech chip', [260, 180, 350], [35, 15, 50], [0.09, 0.06, 0.11, 'compost'], [], [50, 47, 51]),
+  wood('hardwood-chips', 'Hardwood chips', 'hardwood chip|oak chip|beech chip', [260, 180, 350], [35, 15, 50], [0.09, 0.06, 0.11, 'compost'], [], [50, 47, 51]),
   wood('alder-chips', 'Alder chips', 'alder chip|alder smoking chip|alder', [260, 180, 350], [12, 8, 50], [0.2, 0.1, 0.4], [], [50, 47, 51]),
   wood('softwood-sawdust', 'Softwood sawdust', 'softwood|pine|softwood sawdust|pine sawdust|softwood pellet|pine pellet|spruce|fir|cedar|larch', [220, 180, 260], [25, 8, 60], [0.1, 0.05, 0.2], ['softwood'], [51, 49, 53]),
 ];
@@ -121,10 +123,11 @@ const supplement = (
 const SUPPLEMENTS: readonly MaterialRow[] = [
   supplement('wheat-bran', 'Wheat bran', 'wheat bran', [245, 180, 270, 'food'], [10, 8, 13, 'food'], GRAIN_CARBON, [2.7, 2.4, 2.9]),
   supplement('rice-bran', 'Rice bran', 'rice bran', [420, 320, 500], [9, 6, 12], [46, 44, 50], [2.3, 2, 2.6]),
-  supplement('oat-bran', 'Oat bran', 'oat bran', [397, 350, 450, 'food'], [8, 6, 11, 'food'], [46, 44, 47], [3, 2.6, 3.3]),
+  supplement('oat-bran', 'Oat bran', 'oat bran', [397, 350, 450, 'food'], [6.6, 5, 10, 'food'], [46, 44, 47], [3, 2.6, 3.3]),
   supplement('soy-hull', 'Soy hull, pelleted', 'soy hull|soy hull pellet|soybean hull|soya hull', [600, 550, 650], [10, 8, 12], [44, 42, 46], [2, 1.6, 2.4]),
   supplement('soybean-meal', 'Soybean meal', 'soybean meal|soy meal|soya meal', [600, 550, 700], [11, 9, 13], [45, 43, 47], [7.6, 7.2, 8.2]),
-  supplement('alfalfa-meal', 'Alfalfa meal', 'alfalfa|alfalfa meal|alfalfa pellet|lucerne', [300, 220, 620], [9, 7, 12], [45, 43, 47], [2.7, 2.4, 3.2]),
+  supplement('alfalfa-meal', 'Alfalfa meal', 'alfalfa|alfalfa meal|lucerne', [300, 220, 620], [9, 7, 12], [45, 43, 47], [2.7, 2.4, 3.2]),
+  supplement('alfalfa-pellets', 'Alfalfa pellets', 'alfalfa pellet|lucerne pellet', [600, 550, 680], [9, 7, 12], [45, 43, 47], [2.7, 2.4, 3.2]),
   supplement('rice-flour', 'Rice flour', 'rice flour|brown rice flour|brf', [680, 600, 780], GRAIN_MOISTURE, [44, 43, 45], [1.3, 1.1, 1.5]),
   supplement('corn-meal', 'Corn meal', 'corn meal|cornmeal|maize meal|polenta', [620, 560, 700], [12, 10, 14], [45, 43, 46], [1.4, 1.2, 1.6]),
   supplement('coffee-grounds', 'Coffee grounds, spent', 'coffee ground|spent coffee ground|used coffee ground', [450, 350, 600], [62, 50, 70], [51, 48, 53], [2.2, 1.8, 2.5]),
@@ -176,7 +179,7 @@ const MANURES: readonly MaterialRow[] = [
   manure('leached-manure', 'Horse manure, leached', 'leached manure|aged manure|leached horse manure|composted manure|field aged manure', [350, 250, 600], [60, 30, 72], [40, 33, 45], [1.3, 1, 1.8]),
   manure('cattle-manure', 'Cattle manure, fresh', 'cattle manure|cow manure', [865, 785, 993, 'compost'], [81, 67, 87, 'compost'], [42, 35, 46], [2.4, 1.5, 4.2, 'compost'], []),
   manure('poultry-litter', 'Poultry litter', 'poultry litter|chicken manure|poultry manure', [513, 449, 609, 'compost'], [37, 22, 46, 'compost'], [37, 30, 41], [2.7, 1.6, 3.9, 'compost'], []),
-  manure('ready-compost', 'Mushroom compost, ready', 'compost|mushroom compost|ready compost', [500, 400, 600], [68, 64, 72], [34, 30, 38], [2.1, 1.8, 2.4]),
+  manure('ready-compost', 'Mushroom compost, ready', 'mushroom compost|ready compost|button compost', [500, 400, 600], [68, 64, 72], [34, 30, 38], [2.1, 1.8, 2.4]),
 ];
 
 const paper = (
@@ -240,7 +243,7 @@ const dissolved = (
 const SUGARS: readonly MaterialRow[] = [
   dissolved('sugar', 'sucrose', 'Table sugar', 'sugar|table sugar|sucrose|cane sugar|white sugar|granulated sugar', [845, 800, 900, 'food'], [0.1, 0, 0.3], [42.1, 42.1, 42.1, 'chemical'], NONE, [99.9, 99.7, 100], [99.9, 99.7, 100]),
   dissolved('sugar', 'dextrose', 'Dextrose monohydrate', 'dextrose|glucose|corn sugar|grape sugar', [680, 600, 750], [9.1, 8, 9.5, 'chemical'], [40, 40, 40, 'chemical'], NONE, [90.9, 90.5, 92, 'chemical'], [90.9, 90.5, 92, 'chemical']),
-  dissolved('sugar', 'honey', 'Honey', 'honey', [1430, 1390, 1450, 'food'], [17, 14, 20, 'codex'], [40, 39, 42], [0.05, 0.03, 0.1], [83, 80, 86, 'codex'], [81, 77, 84, 'food']),
+  dissolved('sugar', 'honey', 'Honey', 'honey', [1430, 1390, 1450, 'food'], [17, 14, 20, 'codex'], [40, 39, 42], [0.05, 0.03, 0.1], [83, 80, 86, 'food'], [81, 77, 84, 'food']),
   dissolved('sugar', 'corn-syrup', 'Light corn syrup', 'corn syrup|light corn syrup|glucose syrup', [1400, 1380, 1440], [23, 20, 25, 'food'], [41, 40, 42], NONE, [77, 75, 80, 'food'], [77, 75, 80, 'food']),
   dissolved('sugar', 'maple-syrup', 'Maple syrup', 'maple syrup', [1320, 1310, 1340], [33, 31, 35], [41, 40, 42], NONE, [67, 65, 69], [66, 64, 68]),
   dissolved('sugar', 'molasses', 'Molasses', 'molasses|treacle', [1400, 1380, 1450], [24, 20, 28], [40, 37, 43], [0.6, 0.1, 1], [76, 72, 80], [60, 50, 70]),

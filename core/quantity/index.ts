@@ -1,14 +1,7 @@
 export { convert, type ConvertOptions } from './convert.js';
 export { METRIC_WORDS, type FigureWords } from './figure-words.js';
 export { formatAmount } from './format-amount.js';
-export {
-  decimalsOf,
-  durationWords,
-  formatNumber,
-  kitchenMeasure,
-  percentWords,
-  roundToStep,
-} from './format.js';
+export { decimalsOf, durationWords, formatNumber, percentWords, roundToStep } from './format.js';
 export { parseIn, parseNumber, parseWithin, type TypedRule } from './parse-number.js';
 export {
   LEAST_CUP_ML,
@@ -20,3 +13,4 @@ export {
   type UnitChoices,
 } from './shown-units.js';
 export { UNITS, type UnitName } from './units.js';
+export { kitchenMeasure } from './kitchen-measure.js';

@@ -239,6 +239,48 @@ describe('shown amounts', () => {
     expect(kitchenMeasure(20)).toBe('1 tbsp + 1 tsp');
     expect(kitchenMeasure(2.5)).toBe('½ tsp');
     expect(kitchenMeasure(0.2)).toBe('a pinch');
+    // Three tablespoons are no quarter of a cup.
+    expect(kitchenMeasure(44.4)).toBe('3 tbsp');
+    expect(kitchenMeasure(75)).toBe('¼ cup + 1 tbsp');
+    expect(kitchenMeasure(79)).toBe('⅓ cup');
+    expect(kitchenMeasure(250)).toBe('1 cup + 1 tbsp');
+  });
+
+  it('in the kitchen are within 5 % of what they stand for, down to a teaspoon and a quarter', () => {
+    const SIZES: Readonly<Record<string, number>> = {
+      quarts: 946.353,
+      cups: 236.588,
+      cup: 236.588,
+      tbsp: 14.7868,
+      tsp: 4.92892,
+    };
+    const PARTS: Readonly<Record<string, number>> = {
+      '⅛': 1 / 8,
+      '¼': 1 / 4,
+      '⅓': 1 / 3,
+      '⅜': 3 / 8,
+      '½': 1 / 2,
+      '⅝': 5 / 8,
+      '⅔': 2 / 3,
+      '¾': 3 / 4,
+      '⅞': 7 / 8,
+    };
+    const read = (words: string) =>
+      words.split(' + ').reduce((sum, piece) => {
+        const [, whole, part, unit] = /^(\d*)([⅛¼⅓⅜½⅝⅔¾⅞]?) (\w+)$/.exec(piece)!;
+        return sum + (Number(whole) + (PARTS[part!] ?? 0)) * SIZES[unit!]!;
+      }, 0);
+    fc.assert(
+      fc.property(fc.double({ min: Math.log(6.2), max: Math.log(60_000), noNaN: true }), (ln) => {
+        const volumeMl = Math.exp(ln);
+        const words = kitchenMeasure(volumeMl);
+        expect(Math.abs(read(words) / volumeMl - 1))
+          .withContext(`${volumeMl} ml: ${words}`)
+          .toBeLessThan(0.05);
+        expect(words.split(' + ').length).toBeLessThanOrEqual(3);
+      }),
+      { numRuns: 2000 },
+    );
   });
 
   it('never show a minus before zero', () => {

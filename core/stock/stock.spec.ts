@@ -98,6 +98,26 @@ describe('stock', () => {
 describe('what really went into a mix', () => {
   const entry = entryMaker();
 
+  it('is what a drained mass is held against, planned only until it is weighed', () => {
+    const drained = (ryeG: number, massG: number) => {
+      const house = houseWith('rye-spawn', 'quart-jar', 4, (batchId) => [
+        entry(START_MS + MINUTE_MS, { kind: 'weighedOut', batchId, materialId: 'rye', massG: ryeG }),
+        entry(START_MS + 2 * MINUTE_MS, { kind: 'weighed', batchId, massG }),
+      ]);
+      return house.view;
+    };
+    const asPlanned = houseWith('rye-spawn', 'quart-jar', 4);
+    expect(asPlanned.view.dryMatterG).toBe(asPlanned.view.batch.plan!.dryMatterG);
+    // 1 100 g of rye of 12 % moisture is 968 g dry; what goes in beside it is weighed as planned.
+    const more = drained(1100, 1980);
+    const beside = asPlanned.view.batch.plan!.parts.filter((p) => p.materialId !== 'rye').length;
+    expect(beside).toBeLessThanOrEqual(1);
+    expect(more.weighedMoisture!).toBeCloseTo(1 - more.dryMatterG! / 1980, 9);
+    expect(more.dryMatterG! - drained(990, 1980).dryMatterG!).toBeCloseTo(110 * 0.88, 6);
+    // Less than was planned may weigh less than the plan's dry matter.
+    expect(drained(300, 560).weighedMoisture).toBeGreaterThan(0.4);
+  });
+
   it('is planned until it is weighed, and follows corrections', () => {
     const planned = houseWith('hardwood-bran', 'block-bag', 1);
     expect(planned.view.mixed!.moisture).toBeCloseTo(0.62, 2);

@@ -111,13 +111,11 @@ export class CheckRecipe {
   );
   protected readonly title = computed(() => {
     const audit = this.audit();
-    return audit === undefined || audit.parts.length === 0
-      ? ''
-      : `This is ${STAGE_WORDS[audit.stage]}: ${audit.makes}`;
+    return audit?.isWhole === true ? `This is ${STAGE_WORDS[audit.stage]}: ${audit.makes}` : '';
   });
   protected readonly figures = computed(() => {
     const audit = this.audit();
-    if (audit === undefined || audit.parts.length === 0) {
+    if (audit?.isWhole !== true) {
       return [];
     }
     const isLiquid = isDissolved(audit.stage);
@@ -146,8 +144,21 @@ export class CheckRecipe {
     ];
   });
 
-  protected grams(line: AuditLine): string {
-    return line.massG === undefined ? '' : amountWords(line.massG);
+  /** What keeps the whole from being judged. */
+  protected readonly stillOpen = computed(() => {
+    const open = this.audit()?.lines.filter((l) => l.problem !== undefined).length ?? 0;
+    return open === 0
+      ? 'Nothing in it has an amount.'
+      : `${open === 1 ? 'One line is' : `${open} lines are`} not read. What it is, how wet and how rich is said once every line is answered, put otherwise or taken out.`;
+  });
+  protected readonly amountOf = amountWords;
+
+  protected grams({ massG, rangeG }: AuditLine): string {
+    return rangeG !== undefined
+      ? rangeWords(rangeG.map((end) => amountWords(end)))
+      : massG === undefined
+        ? ''
+        : amountWords(massG);
   }
 
   protected matched(line: AuditLine): string {
@@ -167,13 +178,19 @@ export class CheckRecipe {
     return [...likely, ...this.everyMaterial().filter((m) => likely.every((l) => l.value !== m.value))];
   }
 
+  /** What is asked about a line that is no question of the material. */
+  protected asks(line: AuditLine): readonly Choice[] | undefined {
+    return line.question?.choices.map(({ answer, words }) => ({ value: answer, words }));
+  }
+
   protected choose(line: AuditLine, id: string): void {
-    this.answers.update((all) => ({ ...all, [phraseOf(line.what)]: id }));
+    const key = line.question?.key ?? phraseOf(line.what);
+    this.answers.update((all) => ({ ...all, [key]: id }));
   }
 
   protected async save(): Promise<void> {
     const audit = this.audit();
-    if (audit === undefined) {
+    if (audit?.isWhole !== true) {
       return;
     }
     const id = newId(Date.now(), Math.random);
@@ -191,4 +208,8 @@ export class CheckRecipe {
       this.saveProblem.set(`${messageOf(error)} Nothing was saved.`);
     }
   }
+}
+
+function rangeWords([low = '', high = '']: readonly string[]): string {
+  return `${low} to ${high}`;
 }

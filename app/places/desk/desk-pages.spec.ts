@@ -19,21 +19,40 @@ describe('the sheets of the Desk', () => {
       await page.type('textarea', '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water');
       expect(page.text()).toContain('This is bulk substrate: about 1 block of 2.3 kg');
       expect(page.text()).toMatch(/Water, wet basis ?65\.5 %/);
-      expect(page.text()).toContain('Wetter than field capacity');
+      // Within what this blend takes, and said: a drier figure is quoted for everything.
+      expect(page.text()).toContain('65.5 % is right here');
+      expect(page.text()).not.toContain('Wetter than field capacity');
       await page.press('Save as formula');
       await until(setup.store, (h) => h.records.formulas.some((f) => f.name === 'My recipe'));
       const kept = setup.house().records.formulas.find((f) => f.name === 'My recipe')!;
       expect(kept.parts.map((p) => p.materialId)).toEqual(['hardwood-pellets', 'wheat-bran']);
     });
 
-    it('asks about words that it does not know, and computes the rest', async () => {
+    it('asks about words that it does not know, and judges nothing before all is read', async () => {
       const page = await render(CheckRecipe);
       await page.type('textarea', '500 g bran\n2 kg hardwood pellets\n12 gypsum');
       expect(page.text()).toContain('What is “bran”? Choose a match');
       expect(page.text()).toContain('12 of what measure?');
-      expect(page.text()).toMatch(/In all ?2 000 g/);
+      expect(page.text()).toMatch(/Not judged yet ?2 000 g so far/);
+      expect(page.text()).toContain('2 lines are not read');
       await page.choose('“bran” is', 'Wheat bran');
-      expect(page.text()).toMatch(/In all ?2 500 g/);
+      expect(page.text()).toMatch(/2 500 g so far/);
+      expect(page.text()).not.toContain('Nothing stands out');
+      expect(page.text()).not.toContain('Pasteurize.');
+      expect(page.text()).not.toContain('Save as formula');
+      await page.type('textarea', '500 g bran\n2 kg hardwood pellets\n12 g gypsum');
+      expect(page.text()).toContain('Save as formula');
+      expect(page.text()).toContain('Sterilize.');
+    });
+
+    it('asks what a jar of grain holds, shows both ends of a range, and the water that is meant', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '1 qt jar of rye\n2-3 tbsp gypsum');
+      expect(page.text()).toContain('a jar of dry grain, or a jar filled with ready grain?');
+      expect(page.text()).toContain('26.6 g to 39.9 g');
+      await page.choose('Each jar holds', 'dry grain to the brim');
+      expect(page.text()).toContain('682 g');
+      expect(page.text()).toMatch(/Water ?No water is named: taken as soaked, to 50 % water/);
     });
 
     it('finds a jar that would be over-full, and bran that is only warmed', async () => {

@@ -50,7 +50,7 @@ import { Keys } from '../../data/devices/keys';
 import { DeskPlan } from './desk-plan';
 import { FormulaList } from './formula-list';
 import {
-  WARNING_WORDS,
+  warningWords,
   balanceWords,
   mediumWords,
   partWords,
@@ -150,7 +150,7 @@ export class Desk {
   protected readonly bottleOptions = computed(() =>
     this.plan.bottles().map((b) => ({ value: b.id, words: b.plural })),
   );
-  protected readonly warningWords = WARNING_WORDS;
+  protected readonly warningWords = warningWords;
   protected readonly volumeWords = volumeWords;
   protected readonly amountWords = amountWords;
   protected readonly volumeFigure = volumeFigure;

@@ -6,16 +6,17 @@ import {
   vesselsFor,
   withSchool,
   type ResolvedFormula,
+  type ScaleWarning,
   type ScaledFormula,
 } from '../../../core/index';
 import { volumeWords } from '../../data/words/measure-words';
 import {
-  WARNING_WORDS,
   balanceWords,
   mediumWords,
   partWords,
   perJarWords,
   strengthWords,
+  warningWords,
   waterWords,
 } from './plan-words';
 
@@ -98,7 +99,27 @@ describe('the words of a plan', () => {
   });
 
   it('know a sentence for every warning, and write volumes in the nearer unit', () => {
-    Object.values(WARNING_WORDS).forEach((words) => expect(words).toMatch(/\.$/));
+    const straw = scaleFormula(formula('straw'), {
+      vessel: shipped.vesselTypes.find((v) => v.id === 'block-bag')!,
+      count: 1,
+    });
+    const all: readonly ScaleWarning[] = [
+      'fill-above-usual',
+      'moisture-below-good',
+      'moisture-above-good',
+      'strength-below-good',
+      'strength-above-good',
+      'already-wetter',
+      'scale-too-coarse',
+      'over-full',
+    ];
+    all.forEach((warning) => expect(warningWords(warning, straw)).toMatch(/\.$/));
+    expect(warningWords('over-full', straw)).toBe(
+      'Over-full: it would fill 118 % of a 2.3 kg bag, of which 75 % may be filled. 1 400 g go into each.'.replace(
+        '1 400',
+        '1\u2009400',
+      ),
+    );
     expect(volumeWords(440)).toBe('440 ml');
     expect(volumeWords(1524)).toBe('1.52 l');
   });

@@ -1,6 +1,7 @@
 import {
   formatNumber,
   isSugar,
+  percentWords,
   schoolOf,
   type ResolvedFormula,
   type ScaleWarning,
@@ -15,7 +16,7 @@ const SOAK_VOLUMES = 2.4;
 /** Rounding that moves a part by less than this share is not worth a word. */
 const WORTH_SAYING = 0.02;
 
-export const WARNING_WORDS: Readonly<Record<ScaleWarning, string>> = {
+const WARNING_WORDS: Readonly<Record<Exclude<ScaleWarning, 'over-full'>, string>> = {
   'fill-above-usual': 'Fuller than usual: hard to shake, slow to breathe.',
   'moisture-below-good': 'Drier than the good range: it runs slowly.',
   'moisture-above-good': 'Wetter than the good range: it bursts and sours.',
@@ -26,6 +27,21 @@ export const WARNING_WORDS: Readonly<Record<ScaleWarning, string>> = {
   'scale-too-coarse':
     'Your scale is too coarse for the smallest amount: weigh ten times as much, dissolve it, take a tenth.',
 };
+
+export function warningWords(warning: ScaleWarning, scaled: ScaledFormula): string {
+  return warning === 'over-full' ? overFullWords(scaled) : WARNING_WORDS[warning];
+}
+
+/** How much too much it is, and how much goes in. */
+function overFullWords({ vessel, volumeShare, vesselWetG }: ScaledFormula): string {
+  const fits = (vesselWetG * vessel.fillLimit) / volumeShare;
+  return `Over-full: it would fill ${percentWords(volumeShare, 0)} of a ${vessel.name}, of which ${percentWords(vessel.fillLimit, 0)} may be filled. ${amountWords(roundedDown(fits))} go into each.`;
+}
+
+function roundedDown(grams: number): number {
+  return Math.floor(grams / ROUND_G) * ROUND_G;
+}
+const ROUND_G = 50;
 
 /** What is made, inside the sentence: "malt 2 % agar", "wheat spawn", "rice for Cordyceps". */
 export function mediumWords(formula: ResolvedFormula): string {

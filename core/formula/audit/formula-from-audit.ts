@@ -1,8 +1,9 @@
+import { groupBy } from '../../base/collections.js';
 import { CoreError } from '../../base/errors.js';
 import { moistureOf } from '../../material/effective.js';
-import { isDissolved, type Figure, type Formula } from '../../record/definitions.js';
-import { fieldCapacityOf } from '../blend.js';
-import { LIMITS } from '../findings.js';
+import { isDissolved, type Figure, type Formula, type Material } from '../../record/definitions.js';
+import type { BlendPart } from '../blend.js';
+import { GRAIN_WINDOW, moistureWindow } from '../moisture-window.js';
 import { solidsPerGram } from '../scale-dissolved.js';
 import { MOISTURE_RULE } from '../scaled-formula.js';
 import type { Audit } from './audit.js';
@@ -20,9 +21,7 @@ export function formulaFromAudit(
   audit: Audit,
   identity: { id: string; name: string; updatedAt: string },
 ): Formula {
-  const named = audit.parts.flatMap((p) =>
-    p.material === undefined || p.massG <= 0 ? [] : [{ ...p, material: p.material }],
-  );
+  const named = onceEach(audit.parts);
   const first = named[0];
   if (first === undefined) {
     throw new CoreError('no-ingredient', {});
@@ -55,7 +54,7 @@ export function formulaFromAudit(
   }
   const dryG = (p: (typeof named)[number]) => p.massG * (1 - moistureOf(p.material).value);
   const whole = stage === 'grain' ? first.massG : named.reduce((sum, p) => sum + dryG(p), 0);
-  const window = stage === 'grain' ? LIMITS.grain : fieldCapacityOf(named);
+  const window = moistureWindow(stage, named) ?? GRAIN_WINDOW;
   const moisture = Math.min(MOISTURE_RULE.max, Math.max(MOISTURE_RULE.min, audit.moisture ?? window.low));
   return {
     ...common,
@@ -69,6 +68,18 @@ export function formulaFromAudit(
     settledGPerL: settledOf(audit),
     hydration: stage === 'grain' ? 'soak-simmer' : 'mix',
   };
+}
+
+/** What stands on several lines is one part of a formula. */
+function onceEach(parts: readonly BlendPart[]): readonly (BlendPart & { readonly material: Material })[] {
+  const byMaterial = groupBy(
+    parts.flatMap((p) => (p.material === undefined || p.massG <= 0 ? [] : [{ ...p, material: p.material }])),
+    (p) => p.material.id,
+  );
+  return [...byMaterial.values()].map((same) => ({
+    ...same[0]!,
+    massG: same.reduce((sum, p) => sum + p.massG, 0),
+  }));
 }
 
 function around(value: number, [low, high]: readonly [number, number]): Figure {

@@ -10,7 +10,7 @@ export type Match =
 
 /** Words that say nothing about which material it is. */
 const PASSING = new Set(
-  'a an of the organic fresh whole dry dried raw clean chopped shredded ground crushed fine coarse finely roughly pure plain plus hard red white winter spring feed grade food good quality cheap local bulk loose packed heaping level rounded scant unsalted natural powdered powder'.split(
+  'a an of the organic fresh whole dry dried raw clean chopped shredded ground crushed fine coarse finely roughly pure plain plus hard red white winter spring feed grade food good quality cheap local bulk loose packed heaping level rounded scant unsalted natural powdered powder brick block'.split(
     ' ',
   ),
 );

@@ -58,6 +58,8 @@ export interface BatchView {
   /** What the scale really showed, by material; water goes by "water". */
   readonly weighedOut: ReadonlyMap<string, number>;
   readonly adjustments: readonly FactOf<'adjusted'>[];
+  /** Dry matter that went in, g: as it was weighed out where it was, else as planned; absent without a plan. */
+  readonly dryMatterG?: number;
   /** Mass and moisture of a mix as it was really put together, with what was added afterwards. */
   readonly mixed?: { readonly massG: number; readonly moisture: number };
   /** Liquid that was left after boiling. */

@@ -30,6 +30,7 @@ export function viewBatch(
   const steps = facts.filter((f) => f.kind === 'stepDone');
   const last = steps[steps.length - 1];
   const weighed = lastOf(facts, 'weighed');
+  const mix = viewMix(batch, facts, attempt);
   const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
   const species = vessels.find((v) => v.species !== undefined)?.species;
   const ownRuns = runsBefore({ batch, species, inoculatedAtMs }, runs);
@@ -47,9 +48,10 @@ export function viewBatch(
     lastStepMs: last === undefined ? undefined : Date.parse(last.at),
     tissue: lastOf(facts, 'tissueTested')?.result,
     weighedG: weighed?.massG,
-    weighedMoisture: weighed && batch.plan ? safeMoisture(weighed.massG, batch.plan.dryMatterG) : undefined,
+    weighedMoisture:
+      weighed && mix.dryMatterG !== undefined ? safeMoisture(weighed.massG, mix.dryMatterG) : undefined,
     squeeze: squeezeOf(facts),
-    ...viewMix(batch, facts, attempt),
+    ...mix,
     measuredMl: lastOf(facts, 'volumeMeasured')?.volumeMl,
     phReads: facts.filter((f) => f.kind === 'phRead'),
     species,
@@ -78,13 +80,13 @@ function viewMix(
   batch: Batch,
   facts: readonly Fact[],
   attempt: Attempt,
-): Pick<BatchView, 'weighedOut' | 'adjustments' | 'mixed'> {
+): Pick<BatchView, 'weighedOut' | 'adjustments' | 'mixed' | 'dryMatterG'> {
   const weighedOut = new Map<string, number>();
   facts.forEach((f) => f.kind === 'weighedOut' && weighedOut.set(f.materialId, f.massG));
   const adjustments = facts.filter((f) => f.kind === 'adjusted');
   const { plan, formula } = batch;
   if (plan === undefined || formula === undefined || formula.basis === 'perLiter') {
-    return { weighedOut, adjustments };
+    return { weighedOut, adjustments, ...(plan && { dryMatterG: plan.dryMatterG }) };
   }
   const moistureOfPart = new Map(formula.parts.map((p) => [p.material.id, p.material.moisture.value]));
   const mix = [
@@ -97,7 +99,13 @@ function viewMix(
   ];
   const massG = mix.reduce((sum, p) => sum + p.massG, 0);
   const moisture = massG > 0 ? attempt('mix', () => mixMoisture(mix)) : undefined;
-  return { weighedOut, adjustments, ...(moisture !== undefined && { mixed: { massG, moisture } }) };
+  const isAsPlanned = weighedOut.size + adjustments.length === 0;
+  return {
+    weighedOut,
+    adjustments,
+    dryMatterG: isAsPlanned ? plan.dryMatterG : mix.reduce((sum, p) => sum + p.massG * (1 - p.moisture), 0),
+    ...(moisture !== undefined && { mixed: { massG, moisture } }),
+  };
 }
 
 /** A weighing that was noted before its plan was corrected must not stop the house from opening. */

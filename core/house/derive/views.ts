@@ -186,8 +186,9 @@ export class Views {
   /** What ran full tells of all that was begun after it. */
   private *leanOnRuns(told: ReadonlySet<BatchId>): Generator<void> {
     const had = this.runs;
-    const views = this.touched.warmth ? this.batchViews.done() : undefined;
-    const anew = new Map([...(views?.keys() ?? told)].map((id) => [id, this.batchViews.get(id)]));
+    // Where it was warmer or colder all tell anew; a batch that is no more is only among the touched.
+    const all = this.touched.warmth ? this.batchViews.done().keys() : [];
+    const anew = new Map([...told, ...all].map((id) => [id, this.batchViews.get(id)]));
     this.runs = runsWith(had, anew, this.warmth);
     if (this.runs === had) {
       return;

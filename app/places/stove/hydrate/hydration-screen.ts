@@ -159,6 +159,6 @@ export class HydrationScreen {
     this.journal.say({ kind: 'weighed', batchId: this.view().batch.id, massG });
 
   private moistureOf(text: string): number {
-    return weighedMoisture(readIn(text, 'drainedMass', 'g'), this.view().batch.plan?.dryMatterG ?? 0);
+    return weighedMoisture(readIn(text, 'drainedMass', 'g'), this.view().dryMatterG ?? 0);
   }
 }

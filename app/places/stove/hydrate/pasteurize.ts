@@ -183,7 +183,7 @@ export class Pasteurize {
   protected readonly waterC = signal(98);
   /** The batch as it lies in its sack: dry matter and the usual moisture of what was stored dry. */
   protected readonly substrate = linkedSignal(
-    () => Math.round((this.view().batch.plan?.dryMatterG ?? 1320) / (1 - STORED_MOISTURE) / 100) / 10,
+    () => Math.round((this.view().dryMatterG ?? 1320) / (1 - STORED_MOISTURE) / 100) / 10,
   );
   protected readonly moisture = signal(STORED_MOISTURE);
   protected readonly bucket = signal<'plastic' | 'steel'>('plastic');
