@@ -59,11 +59,17 @@ function inWater(piece: string, isSoaked: boolean): string[] {
     return [piece];
   }
   const water = piece.slice(found.index + found[0].length);
-  return [
-    piece.slice(0, found.index),
-    found[1] === undefined && !isSoaked ? water : water.replace(/\b(?:water|bath)\b/i, 'soak water'),
-  ];
+  const before = piece.slice(0, found.index);
+  const soaked = water.replace(/\b(?:water|bath)\b/i, 'soak water');
+  if (SOAK_ALONE.test(before)) {
+    return [soaked];
+  }
+  return [before, found[1] === undefined && !isSoaked ? water : soaked];
 }
+
+/** "Soak in 2 gallons of water": of what stands on the lines before. */
+const SOAK_ALONE =
+  /^\s*(?:then\s+)?(?:soak|simmer|boil|cook|rinse|steep)(?:\s+(?:it|them|overnight|the\s+\w+))*\s*$/i;
 
 /** "1 tbsp + 1 tsp honey" and "honey, 1 tbsp" are one amount of one thing. */
 function joined(lines: readonly ReadLine[]): readonly ReadLine[] {

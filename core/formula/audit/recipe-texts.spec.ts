@@ -169,6 +169,8 @@ const TEXTS: readonly (readonly [text: string, ...lines: string[]])[] = [
   ['5 kg straw, chopped', 'wheat-straw 5000'],
   ['500 g dry coir + 2.5 l water', 'coir 500', 'water 2500'],
   ['soak 5 lb rye in 2 gallons of water', 'rye 2268', 'water 7571 (bath)', '+water 1724'],
+  ['5 lb rye\nsoak in 2 gallons of water', 'rye 2268', 'water 7571 (bath)', '+water 1724'],
+  ['5 lb rye\nboil it in 8 l of water', 'rye 2268', 'water 8000 (bath)', '+water 1724'],
   ['add 2 tbsp gypsum', 'gypsum 27'],
   ['and 1 tbsp gypsum', 'gypsum 13'],
   ['1. 5 lb rye', 'rye 2268', '+water 1724'],
