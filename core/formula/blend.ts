@@ -84,6 +84,18 @@ export function blendOf(parts: readonly BlendPart[]): Blend {
   };
 }
 
+/** Dry matter of a part as it goes in, g; water has none. */
+export function dryMassG({ material, massG }: BlendPart): number {
+  return material === undefined ? 0 : massG * (1 - moistureOf(material).value);
+}
+
+/** Share of the dry matter that some of the parts bring; 0 where there is none. */
+export function shareOfDry(parts: readonly BlendPart[], isAsked: (part: BlendPart) => boolean): number {
+  const sum = (some: readonly BlendPart[]) => some.reduce((dryG, part) => dryG + dryMassG(part), 0);
+  const all = sum(parts);
+  return all > 0 ? sum(parts.filter(isAsked)) / all : 0;
+}
+
 /**
  * Field capacity of a blend: each material's own, weighted by the water that its dry matter holds there. Minerals
  * and supplements without one count as wood does.
@@ -93,9 +105,10 @@ export function blendOf(parts: readonly BlendPart[]): Blend {
 export function fieldCapacityOf(parts: readonly BlendPart[]): { value: number; low: number; high: number } {
   const hold = (pick: 'value' | 'low' | 'high') => {
     let [waterG, dryMatterG] = [0, 0];
-    for (const { material, massG } of parts) {
+    for (const part of parts) {
+      const { material } = part;
       if (material !== undefined) {
-        const dryG = massG * (1 - moistureOf(material).value);
+        const dryG = dryMassG(part);
         const held =
           material.fieldCapacity?.[pick] ?? (material.family === 'mineral' ? 0 : WOOD_CAPACITY[pick]);
         waterG += (dryG * held) / (1 - held);

@@ -1,6 +1,5 @@
-import { moistureOf } from '../material/effective.js';
 import type { Stage } from '../record/definitions.js';
-import { fieldCapacityOf, type BlendPart } from './blend.js';
+import { fieldCapacityOf, shareOfDry, type BlendPart } from './blend.js';
 
 /** What grain takes, wet basis. Common practice, no source. */
 export const GRAIN_WINDOW = { low: 0.45, high: 0.55 } as const;
@@ -21,8 +20,6 @@ export function moistureWindow(
     const { low, high } = fieldCapacityOf(parts);
     return high > 0 ? { low, high } : undefined;
   }
-  const dryOf = ({ material, massG }: BlendPart) => (material ? massG * (1 - moistureOf(material).value) : 0);
-  const all = parts.reduce((sum, part) => sum + dryOf(part), 0);
-  const rice = parts.reduce((sum, part) => sum + (part.material?.id === 'brown-rice' ? dryOf(part) : 0), 0);
-  return rice > MOSTLY * all ? { ...GRAIN_WINDOW, high: RICE_HIGH } : GRAIN_WINDOW;
+  const rice = shareOfDry(parts, (part) => part.material?.id === 'brown-rice');
+  return rice > MOSTLY ? { ...GRAIN_WINDOW, high: RICE_HIGH } : GRAIN_WINDOW;
 }

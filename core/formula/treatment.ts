@@ -1,9 +1,8 @@
-import { moistureOf } from '../material/effective.js';
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
 import { warmingOf } from './warming.js';
-import { blendOf, type Blend, type BlendPart } from './blend.js';
+import { blendOf, dryMassG, type Blend, type BlendPart } from './blend.js';
 
 export interface TreatmentAdvice {
   readonly treatment: Treatment;
@@ -78,10 +77,6 @@ export function adviseTreatment(
 const CASING_SHARE = 0.3;
 
 function shareOfPeat(parts: readonly BlendPart[], { dryMatterG }: Blend): number {
-  const dryG = parts.reduce(
-    (sum, { material, massG }) =>
-      sum + (material?.id === 'peat' ? massG * (1 - moistureOf(material).value) : 0),
-    0,
-  );
+  const dryG = parts.reduce((sum, part) => sum + (part.material?.id === 'peat' ? dryMassG(part) : 0), 0);
   return dryMatterG > 0 ? dryG / dryMatterG : 0;
 }

@@ -1,6 +1,6 @@
 import { HOUR_MS } from '../base/time.js';
 import type { ReadingChunk } from '../record/readings.js';
-import { Thinner, type Digested } from './thin.js';
+import { Thinner, type Digested, type Window } from './thin.js';
 
 /**
  * What a chart of months needs of one chunk, a small part of its size: its hours, its stretches and how long each value was held, in
@@ -19,6 +19,6 @@ export function digestOf(chunk: ReadingChunk): Digest {
 }
 
 /** Whether a window is so wide that the hours of a chunk may stand for its readings: each is a quarter of a bin at most. Our choice. */
-export function isForDigests({ fromMs, toMs, pixels }: Thinner['window']): boolean {
+export function isForDigests({ fromMs, toMs, pixels }: Window): boolean {
   return (toMs - fromMs) / pixels >= 4 * HOUR_MS;
 }

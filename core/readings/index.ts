@@ -1,4 +1,3 @@
-export { asShown } from './as-shown.js';
 export { CHANNEL_LIMITS, isPlausible } from './channel-limits.js';
 export { chunksWith, type Series } from './chunk.js';
 export { isLogKeptAsEntry, movedFrom } from './from-entry.js';
@@ -16,5 +15,5 @@ export {
 } from './measured.js';
 export { standInTent, type TentReading } from './stand-in-tent.js';
 export { WorthNoting, warmthIsNews, type IsNews } from './worth-noting.js';
-export { digestOf, isForDigests, type Digest } from './digest.js';
+export { digestOf, type Digest } from './digest.js';
 export { SILENCE_MS, Thinner, type Bin, type Summary, type Window } from './thin.js';

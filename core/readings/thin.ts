@@ -50,7 +50,7 @@ export class Thinner {
 
   constructor(
     private readonly channel: Channel,
-    readonly window: Window,
+    private readonly window: Window,
   ) {
     this.bins = Array.from({ length: window.pixels });
     this.perMs = window.pixels / Math.max(1, window.toMs - window.fromMs);

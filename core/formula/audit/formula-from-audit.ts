@@ -1,8 +1,7 @@
 import { groupBy } from '../../base/collections.js';
 import { CoreError } from '../../base/errors.js';
-import { moistureOf } from '../../material/effective.js';
 import { isDissolved, type Figure, type Formula, type Material } from '../../record/definitions.js';
-import type { BlendPart } from '../blend.js';
+import { dryMassG, type BlendPart } from '../blend.js';
 import { GRAIN_WINDOW, moistureWindow } from '../moisture-window.js';
 import { solidsPerGram } from '../scale-dissolved.js';
 import { MOISTURE_RULE } from '../scaled-formula.js';
@@ -52,8 +51,7 @@ export function formulaFromAudit(
       hydration: named.some((p) => p.strained) ? 'extract' : 'dissolve',
     };
   }
-  const dryG = (p: (typeof named)[number]) => p.massG * (1 - moistureOf(p.material).value);
-  const whole = stage === 'grain' ? first.massG : named.reduce((sum, p) => sum + dryG(p), 0);
+  const whole = stage === 'grain' ? first.massG : named.reduce((sum, p) => sum + dryMassG(p), 0);
   const window = moistureWindow(stage, named) ?? GRAIN_WINDOW;
   const moisture = Math.min(MOISTURE_RULE.max, Math.max(MOISTURE_RULE.min, audit.moisture ?? window.low));
   return {
@@ -62,7 +60,7 @@ export function formulaFromAudit(
     basis: stage === 'grain' ? 'asSupplied' : 'dry',
     parts: named.map((p) => ({
       materialId: p.material.id,
-      share: (stage === 'grain' ? p.massG : dryG(p)) / whole,
+      share: (stage === 'grain' ? p.massG : dryMassG(p)) / whole,
     })),
     targetMoisture: around(moisture, [window.low, window.high]),
     settledGPerL: settledOf(audit),

@@ -84,3 +84,8 @@ const UNIT_WORDS = new Set(
 function isUnitWord(text: string): boolean {
   return UNIT_WORDS.has(text.toLowerCase().replace(/\.$/, ''));
 }
+
+/** To four digits, as few as it takes. */
+export function plainNumber(value: number): string {
+  return String(Number(value.toPrecision(4)));
+}

@@ -1,8 +1,10 @@
 import { convert } from '../../quantity/convert.js';
+import { percentWords } from '../../quantity/format.js';
 import { isDissolved } from '../../record/definitions.js';
 import { blendOf, fieldCapacityOf } from '../blend.js';
 import { partOf, type AuditLine } from './audit-line.js';
 import { WATER_G_PER_L, withMass } from './grams-of.js';
+import { plainNumber } from './line-units.js';
 import { stageOf } from './stage-of.js';
 
 /** How moist grain is once it is soaked: the middle of what it takes. Common practice, no source. */
@@ -32,11 +34,11 @@ export function withLiquid(lines: readonly AuditLine[]): readonly AuditLine[] {
     return {
       ...line,
       massG: Math.max(0, inAllMl - dissolved.liquidMl - DISSOLVED_ML_PER_G * dissolved.solidsG),
-      note: `Up to ${plain(inAllMl)} ml in all, beside what dissolves.`,
+      note: `Up to ${plainNumber(inAllMl)} ml in all, beside what dissolves.`,
     };
   });
   return isAdded
-    ? [...filled, taken(liters * WATER_G_PER_L, `No water is named: ${plain(liters)} l is taken.`)]
+    ? [...filled, taken(liters * WATER_G_PER_L, `No water is named: ${plainNumber(liters)} l is taken.`)]
     : filled;
 }
 
@@ -47,7 +49,7 @@ function perLiter(line: AuditLine, liters: number, isAdded: boolean): AuditLine 
   }
   const each = withMass(line, { kind: 'unit', value: amount.value * liters, unit: amount.unit });
   return each.problem === undefined && !isAdded
-    ? { ...each, note: [line.note, `For ${plain(liters)} l of water.`].filter(Boolean).join(' ') }
+    ? { ...each, note: [line.note, `For ${plainNumber(liters)} l of water.`].filter(Boolean).join(' ') }
     : each;
 }
 
@@ -62,7 +64,11 @@ export function withTakenUp(lines: readonly AuditLine[]): readonly AuditLine[] {
   if (toField >= 0) {
     return lines.map((line, i) =>
       i === toField && line.problem === undefined
-        ? { ...line, massG: need(capacity), note: `To field capacity, ${percent(capacity)} of it water.` }
+        ? {
+            ...line,
+            massG: need(capacity),
+            note: `To field capacity, ${percentWords(capacity, 0)} of it water.`,
+          }
         : line,
     );
   }
@@ -73,11 +79,17 @@ export function withTakenUp(lines: readonly AuditLine[]): readonly AuditLine[] {
   if (stage === 'grain') {
     return [
       ...lines,
-      taken(need(SOAKED_GRAIN), `No water is named: taken as soaked, to ${percent(SOAKED_GRAIN)} water.`),
+      taken(
+        need(SOAKED_GRAIN),
+        `No water is named: taken as soaked, to ${percentWords(SOAKED_GRAIN, 0)} water.`,
+      ),
     ];
   }
   if (stage === 'bulk' && lines.some((line) => line.isBath)) {
-    return [...lines, taken(need(capacity), `What it takes up in the bath, to ${percent(capacity)} water.`)];
+    return [
+      ...lines,
+      taken(need(capacity), `What it takes up in the bath, to ${percentWords(capacity, 0)} water.`),
+    ];
   }
   return isDissolved(stage) && parts.length > 0 ? [...lines, NO_WATER] : lines;
 }
@@ -114,12 +126,4 @@ export function withRepeatsSaid(lines: readonly AuditLine[]): readonly AuditLine
       ? { ...line, note: 'Water is listed again; both are counted.' }
       : line,
   );
-}
-
-function plain(value: number): string {
-  return String(Number(value.toPrecision(4)));
-}
-
-function percent(share: number): string {
-  return `${Number((share * 100).toFixed(0))} %`;
 }

@@ -9,6 +9,7 @@ import {
   litersOf,
   numberIn,
   parsedIn,
+  plainNumber,
   unitOf,
 } from './line-units.js';
 import { plainText } from './plain-text.js';
@@ -107,13 +108,14 @@ function asFieldCapacity(text: string, plain: string): ReadLine | undefined {
     : { text, what: wordsOf(rest) || 'water', amount: { kind: 'toFieldCapacity' } };
 }
 
+const UP_TO = new RegExp(
+  `^(?:(?:enough |add |plus )?(.*?)[,]?\\s+)?(?:up to|to make(?: up)?(?: to)?|made up to|make up to|topp?(?:ed)? up to|fill(?:ed)? (?:up )?to|bring(?: up)? to|q\\.?s\\.?(?: to)?|to)\\s+${NUMBER_PATTERN}\\s*${UNIT_PATTERN}(?:\\s+(?:total|in all))?(?:\\s+(?:with|of)\\s+(.*))?$`,
+  'i',
+);
+
 /** "Water to 1 liter", "top up to 1 l with water". */
 function asUpTo(text: string, plain: string): ReadLine | undefined {
-  const found = new RegExp(
-    `^(?:(?:enough |add |plus )?(.*?)[,]?\\s+)?(?:up to|to make(?: up)?(?: to)?|made up to|make up to|topp?(?:ed)? up to|fill(?:ed)? (?:up )?to|bring(?: up)? to|q\\.?s\\.?(?: to)?|to)\\s+${NUMBER_PATTERN}\\s*${UNIT_PATTERN}(?:\\s+(?:total|in all))?(?:\\s+(?:with|of)\\s+(.*))?$`,
-    'i',
-  ).exec(plain);
-  const [, before, number, unitWord, after] = found ?? [];
+  const [, before, number, unitWord, after] = UP_TO.exec(plain) ?? [];
   const unit = unitWord === undefined ? undefined : unitOf(unitWord);
   const value = number === undefined ? undefined : numberIn(number);
   if (unit === undefined || value === undefined || !isVolume(unit) || /\d/.test(before ?? '')) {
@@ -135,13 +137,14 @@ function asBath(text: string, plain: string): ReadLine | undefined {
   return { ...rest, what: 'water', isBath: true };
 }
 
+const IN_JARS = new RegExp(
+  `^${NUMBER_PATTERN}?\\s*(?:x\\s*)?(quarts?|qts?|half[- ]pints?|pints?|pts?|lit(?:er|re)s?|l)[ -](?:jars?|bottles?|bags?)\\s+(?:of\\s+|full of\\s+)?(.+)$`,
+  'i',
+);
+
 /** "1 qt jar of rye": dry in it, or full of it? */
 function asJars(text: string, plain: string): ReadLine | undefined {
-  const found = new RegExp(
-    `^${NUMBER_PATTERN}?\\s*(?:x\\s*)?(quarts?|qts?|half[- ]pints?|pints?|pts?|lit(?:er|re)s?|l)[ -](?:jars?|bottles?|bags?)\\s+(?:of\\s+|full of\\s+)?(.+)$`,
-    'i',
-  ).exec(plain);
-  const [, number, unitWord, what] = found ?? [];
+  const [, number, unitWord, what] = IN_JARS.exec(plain) ?? [];
   const count = number === undefined ? 1 : numberIn(number);
   if (unitWord === undefined || what === undefined || count === undefined) {
     return undefined;
@@ -158,6 +161,8 @@ function asJars(text: string, plain: string): ReadLine | undefined {
       };
 }
 
+const BY = /[,;]?\s*\(?by (volume|weight|mass)\)?$/;
+
 function asIngredient(text: string, plain: string): ReadLine {
   if (/^-\s*[\d.,½¼¾⅓⅔⅛]/.test(plain)) {
     const what = plain.replace(/^-\s*[\d.,/½¼¾⅓⅔⅛ ]+/, '');
@@ -167,8 +172,8 @@ function asIngredient(text: string, plain: string): ReadLine {
   const { rest: withoutBracket, times: pieces } = timesOf(bracket.rest);
   const per = perLiterIn(withoutBracket);
   const { rest, times, note } = fullnessIn(per.rest);
-  const by = /[,;]?\s*\(?by (volume|weight|mass)\)?$/.exec(rest)?.[1];
-  const parsed = parsedIn(rest.replace(/[,;]?\s*\(?by (?:volume|weight|mass)\)?$/, ''));
+  const by = BY.exec(rest)?.[1];
+  const parsed = parsedIn(rest.replace(BY, ''));
   if (parsed === undefined || parsed.isGroupHeader) {
     return aside(text, 'A heading: left out.');
   }
@@ -254,10 +259,6 @@ function wordsOf(text: string): string {
     .replace(/^(?:of|jars?|bottles?)\s+(?:of\s+)?/i, '')
     .replace(/^[,.\s-]+|[,.\s]+$/g, '')
     .trim();
-}
-
-function plainNumber(value: number): string {
-  return String(Number(value.toPrecision(4)));
 }
 
 function unread(text: string, what: string, problem: string): ReadLine {

@@ -1,7 +1,6 @@
-import { moistureOf } from '../../material/effective.js';
 import { UNITS } from '../../quantity/units.js';
 import type { Stage } from '../../record/definitions.js';
-import type { BlendPart } from '../blend.js';
+import { shareOfDry, type BlendPart } from '../blend.js';
 
 /** Finished grain and wood settle to about this, g/l. Common practice, no source; husked oats and fibers are lighter, from memory. */
 const SETTLED_G_PER_L = { grain: 665, oats: 400, wood: 650, fiber: 400 } as const;
@@ -13,10 +12,7 @@ export const QUART_AT_TWO_THIRDS_ML = (UNITS.quart.size * 2) / 3;
 
 /** How heavy a liter of a finished medium of solids is once it has settled, g. */
 export function settledGPerL(stage: Stage, parts: readonly BlendPart[]): number {
-  const dryOf = ({ material, massG }: BlendPart) => (material ? massG * (1 - moistureOf(material).value) : 0);
-  const all = parts.reduce((sum, part) => sum + dryOf(part), 0);
-  const isMostly = (is: (part: BlendPart) => boolean) =>
-    parts.reduce((sum, part) => sum + (is(part) ? dryOf(part) : 0), 0) > MOSTLY * all;
+  const isMostly = (is: (part: BlendPart) => boolean) => shareOfDry(parts, is) > MOSTLY;
   if (stage === 'grain') {
     return isMostly((part) => part.material?.id === 'oats') ? SETTLED_G_PER_L.oats : SETTLED_G_PER_L.grain;
   }
