@@ -236,7 +236,8 @@ function addTent(demo: DemoBuilder, day: DayAt, spawn: ReturnType<typeof addSumm
   demo.say(day(9, 8), { kind: 'harvested', vesselIds: [b28[0]!], massG: 304 });
   demo.say(day(8, 8), { kind: 'harvested', vesselIds: [b27[1]!], massG: 241 });
   demo.say(day(8, 8.2), { kind: 'harvested', vesselIds: [b27[0]!], massG: 262 });
-  demo.say(day(6, 9), { kind: 'pinned', vesselIds: [b28[1]!, b28[3]!] });
+  // So late that they are to be cut, and cast no spores, all day long.
+  demo.say(day(6, 11.5), { kind: 'pinned', vesselIds: [b28[1]!, b28[3]!] });
   demo.say(day(2, 9), { kind: 'pinned', vesselIds: [b28[2]!, b27[0]!] });
   demo.say(day(20, 9.5), {
     kind: 'discarded',
