@@ -40,6 +40,7 @@ export type Field =
   | 'k2'
   | 'length'
   | 'layers'
+  | 'leadEach'
   | 'longestHold'
   | 'mass'
   | 'mixMass'
@@ -47,6 +48,7 @@ export type Field =
   | 'moisture'
   | 'number'
   | 'oven'
+  | 'partTotal'
   | 'parts'
   | 'ph'
   | 'pressure'
@@ -71,7 +73,9 @@ export type Field =
   | 'wantedMoisture'
   | 'wantedPh'
   | 'water'
+  | 'wetEach'
   | 'wetMass'
+  | 'wetTotal'
   | 'width'
   | 'zValue';
 

@@ -1,6 +1,7 @@
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import { isDissolved, type MaterialTrait, type Stage, type VesselType } from '../record/definitions.js';
+import { mostFill } from './asked-amount.js';
 import type { Blend, BlendPart } from './blend.js';
 import { GRAIN_WINDOW, moistureWindow } from './moisture-window.js';
 import { SUPPLEMENT_LIMIT } from './treatment.js';
@@ -257,7 +258,7 @@ function fullnessFindings({ finishedMl, vessel, count, stage }: Judged): Finding
     return [];
   }
   const fill = finishedMl / count / vessel.capacityMl;
-  const limit = stage === 'agar' && vessel.kind === 'bottle' ? 0.5 : vessel.fillLimit;
+  const limit = stage === 'agar' && vessel.kind === 'bottle' ? 0.5 : mostFill(vessel, stage);
   return fill > limit + 1e-6
     ? [
         {
@@ -267,7 +268,9 @@ function fullnessFindings({ finishedMl, vessel, count, stage }: Judged): Finding
           reason:
             vessel.kind === 'bag'
               ? `At most ${percentWords(limit, 0)}: the bag needs room to be folded, and air above.`
-              : `At most ${percentWords(limit, 0)}: grain swells 1.8 to 1.95 times, the culture must breathe and the jar must shake; liquids boil over.`,
+              : stage === 'bulk'
+                ? `At most ${percentWords(limit, 0)}: up to the shoulder, with air below the lid.`
+                : `At most ${percentWords(limit, 0)}: grain swells 1.8 to 1.95 times, the culture must breathe and the jar must shake; liquids boil over.`,
           source: PRACTICE,
         },
       ]

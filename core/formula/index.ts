@@ -25,18 +25,12 @@ export { liquidMaltFor } from './malt-substitute.js';
 export { nextTime, type NextTime, type PastBatch } from './next-time.js';
 export { dryBasis, pelegMoisture, wetBasis } from './peleg.js';
 export { nextDrops, type PhAdvice, type PhReading } from './ph-drops.js';
+export { mostFill } from './asked-amount.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './moisture.js';
 export { reasonForMoisture, reasonForPart, reasonForWater, type Reason, type ReasonStep } from './reasons.js';
 export { resolveFormula } from './resolve.js';
 export { scaleFormula } from './scale.js';
-export {
-  COUNT_RULE,
-  MOISTURE_RULE,
-  SPARE_RULE,
-  STRENGTH_RULE,
-  eachMlRule,
-  fillRule,
-} from './scaled-formula.js';
+export { COUNT_RULE, MOISTURE_RULE, SPARE_RULE, STRENGTH_RULE, eachMlRule } from './scaled-formula.js';
 export type {
   DissolvedAmounts,
   ScaleTarget,

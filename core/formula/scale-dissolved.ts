@@ -45,6 +45,7 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
     dryMatterG: planned.dryG,
     wetG,
     fill: eachMl / vessel.capacityMl,
+    fillLimit: vessel.fillLimit,
     moisture: 1 - planned.dryG / wetG,
     spare,
     vessel,

@@ -1,6 +1,7 @@
 import { requireWithin } from '../base/errors.js';
 import { roundToStep } from '../quantity/format.js';
 import type { Material, SolidFormula } from '../record/definitions.js';
+import { askedWetEachG, mostFill } from './asked-amount.js';
 import { mixMoisture } from './moisture.js';
 import {
   COUNT_RULE,
@@ -21,22 +22,20 @@ import { isTooCoarse, scalePart, withPercents } from './scaled-part.js';
 export function scaleSolid(formula: SolidFormula, target: ScaleTarget): ScaledFormula {
   const { vessel } = target;
   const count = requireWithin(target.count, COUNT_RULE);
-  const fill = requireWithin(target.fill ?? vessel.usualFill, fillRule(vessel));
   const moisture = requireWithin(target.moisture ?? formula.targetMoisture.value, MOISTURE_RULE);
   const spare = requireWithin(target.spare ?? 0, SPARE_RULE);
   const stepG = target.scaleStepG ?? 1;
-  const settled = formula.settledGPerL.value;
-  const vesselFillMl =
-    vessel.finishedG === undefined ? vessel.capacityMl * fill : (vessel.finishedG / settled) * 1000;
-  const vesselWetG = vessel.finishedG ?? (vesselFillMl / 1000) * settled;
+  const partPerWetG = partsPerWetG(formula, moisture);
+  const vesselWetG =
+    target.amount === undefined
+      ? filledG(formula, target)
+      : askedWetEachG(target.amount, { formula, vessel, count, spare, partPerWetG });
+  const vesselFillMl = (vesselWetG / formula.settledGPerL.value) * 1000;
+  const fill = vesselFillMl / vessel.capacityMl;
+  const limit = mostFill(vessel, formula.stage);
   const wetG = vesselWetG * count * (1 + spare);
-  const dryMatterG = wetG * (1 - moisture);
-  const perShare =
-    dryMatterG / formula.parts.reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
   const parts = withPercents(
-    formula.parts.map((part) =>
-      scalePart(part, part.share * perShare * massPerShare(formula, part.material), stepG),
-    ),
+    formula.parts.map((part, i) => scalePart(part, wetG * partPerWetG[i]!, stepG)),
     formula.parts.map((p) => (formula.basis === 'dry' ? 1 - p.material.moisture.value : 1)),
   );
   const waterG = wetG - parts.reduce((sum, p) => sum + p.massG, 0);
@@ -45,25 +44,44 @@ export function scaleSolid(formula: SolidFormula, target: ScaleTarget): ScaledFo
     parts,
     waterG,
     waterRoundedG,
-    dryMatterG,
+    dryMatterG: wetG * (1 - moisture),
     wetG,
-    fill,
+    fill: Math.min(1, fill),
+    fillLimit: limit,
     moisture,
     spare,
     vessel,
     count,
     vesselFillMl,
-    volumeShare: vesselFillMl / vessel.capacityMl,
+    volumeShare: fill,
     vesselWetG,
     vesselDryG: parts.reduce((sum, p) => sum + p.massG, 0) / (count * (1 + spare)),
     predictedMoisture: roundedMoisture(parts, waterRoundedG) ?? moisture,
     warnings: [
       ...warningsFor(formula, target, fill, moisture),
-      ...(vesselFillMl > vessel.capacityMl * vessel.fillLimit * (1 + 1e-9) ? (['over-full'] as const) : []),
+      ...(fill > limit * (1 + 1e-9) ? (['over-full'] as const) : []),
       ...(waterG < 0 ? (['already-wetter'] as const) : []),
       ...(isTooCoarse(parts) ? (['scale-too-coarse'] as const) : []),
     ],
   };
+}
+
+/** What a vessel holds when it is filled as usual, or to a share of it; bags are filled by mass, g. */
+function filledG(formula: SolidFormula, { vessel, fill }: ScaleTarget): number {
+  return (
+    vessel.finishedG ??
+    (vessel.capacityMl / 1000) *
+      requireWithin(fill ?? vessel.usualFill, fillRule(vessel, formula.stage)) *
+      formula.settledGPerL.value
+  );
+}
+
+/** Grams of each part, as supplied, in a gram of the finished medium. */
+function partsPerWetG(formula: SolidFormula, moisture: number): readonly number[] {
+  const dryPerShares = formula.parts.reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
+  return formula.parts.map(
+    (p) => ((1 - moisture) / dryPerShares) * p.share * massPerShare(formula, p.material),
+  );
 }
 
 /** Undefined for a batch so small that the scale shows nothing. */
@@ -98,7 +116,7 @@ function warningsFor(
   moisture: number,
 ): ScaleWarning[] {
   const warnings: ScaleWarning[] = [];
-  if (vessel.finishedG === undefined && fill > vessel.usualFill + 1e-9) {
+  if (formula.stage === 'grain' && vessel.finishedG === undefined && fill > vessel.usualFill + 1e-9) {
     warnings.push('fill-above-usual');
   }
   if (moisture < formula.targetMoisture.low) {

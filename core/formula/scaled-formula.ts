@@ -1,6 +1,8 @@
 import type { RangeRule } from '../base/refusals.js';
 import type { BatchPlan } from '../record/batch.js';
-import type { Material, VesselType } from '../record/definitions.js';
+import type { Material, Stage, VesselType } from '../record/definitions.js';
+import type { AskedAmount } from '../record/plan.js';
+import { LEAST_FILL, mostFill } from './asked-amount.js';
 import { LEAST_CUP_ML } from '../quantity/shown-units.js';
 
 /** What is wanted: so many of these vessels, so full, so moist or so strong, with some to spare. */
@@ -9,6 +11,8 @@ export interface ScaleTarget {
   readonly count: number;
   /** Grain and bulk: fraction of the vessel's volume; ignored for bags, which are filled by mass. */
   readonly fill?: number;
+  /** Grain and bulk: asked for otherwise than by fill, which it wins over; also for bags. */
+  readonly amount?: AskedAmount;
   /** Grain and bulk: wet-basis moisture. */
   readonly moisture?: number;
   /** Agar and broth: what each vessel gets. */
@@ -55,6 +59,8 @@ export interface ScaledFormula {
   readonly dryMatterG: number;
   readonly wetG: number;
   readonly fill: number;
+  /** The largest share of the vessel that may be filled with this medium. */
+  readonly fillLimit: number;
   readonly moisture: number;
   readonly spare: number;
   readonly vessel: VesselType;
@@ -97,12 +103,12 @@ export const MOISTURE_RULE: RangeRule = {
 /** Ten times below the leanest broth, and where agar no longer pours. Common practice, no source. */
 export const STRENGTH_RULE: RangeRule = { field: 'strength', min: 1, max: 120, unit: ' %', shownTimes: 0.1 };
 
-/** The range of fills that a vessel takes. */
-export function fillRule(vessel: VesselType): RangeRule {
+/** The range of fills that a vessel takes of a medium of this stage. */
+export function fillRule(vessel: VesselType, stage: Stage): RangeRule {
   return {
     field: { field: 'fill', of: vessel.plural },
-    min: 0.1,
-    max: vessel.fillLimit,
+    min: LEAST_FILL,
+    max: mostFill(vessel, stage),
     unit: ' %',
     shownTimes: 100,
   };

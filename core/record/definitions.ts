@@ -5,7 +5,7 @@ import { DeviceId, Instant, Key, Line, Remark, written } from './ids.js';
  * Definitions change in place and carry `updatedAt`. What a batch needs of them is copied into it when it is
  * made, so that history never shifts.
  */
-const definition = {
+export const definition = {
   id: Key,
   schemaVersion: z.literal(1),
   updatedAt: Instant,
@@ -123,6 +123,8 @@ const partShape = {
   share: z.number().positive().max(1000),
   note: Line.optional(),
   strained: z.boolean().optional(),
+  /** May be left out of a batch: usually it goes in, or usually it stays out. */
+  optional: z.enum(['in', 'out']).optional(),
 };
 const partsOf = <P extends z.ZodType>(part: P) => z.array(part).min(1).max(30);
 const FormulaPart = z.strictObject({ materialId: Key, ...partShape });

@@ -33,6 +33,7 @@ export {
   type DissolvedFormula,
   type SolidFormula,
 } from './definitions.js';
+export { AskedAmount, Plan, PlanChoices } from './plan.js';
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
 export {

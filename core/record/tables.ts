@@ -12,6 +12,7 @@ import {
   VesselType,
 } from './definitions.js';
 import { Entry } from './entry.js';
+import { Plan } from './plan.js';
 import { Log, ReadingChunk } from './readings.js';
 
 /** Every table that is stored or exchanged, with the schema that each of its rows must satisfy. */
@@ -32,6 +33,7 @@ export const TABLES = {
   devices: Device,
   readings: ReadingChunk,
   logs: Log,
+  plans: Plan,
 } as const;
 
 export type TableName = keyof typeof TABLES;

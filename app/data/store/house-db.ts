@@ -19,11 +19,12 @@ import {
   VERSION_6,
   VERSION_7,
   VERSION_8,
+  VERSION_9,
   upgradeTo3,
   upgradeTo6,
 } from './versions';
 
-const LATEST = 8;
+const LATEST = 9;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
@@ -70,7 +71,8 @@ export class HouseDb extends Dexie {
     this.version(5).stores(VERSION_5);
     this.version(6).stores(VERSION_6).upgrade(upgradeTo6);
     this.version(7).stores(VERSION_7);
-    this.version(LATEST).stores(VERSION_8);
+    this.version(8).stores(VERSION_8);
+    this.version(LATEST).stores(VERSION_9);
     this.use({ stack: 'dbcore', name: 'digests', create: withDigests });
   }
 

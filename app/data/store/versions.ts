@@ -49,6 +49,9 @@ export const VERSION_7 = { places: 'id' } as const;
 /** Version 8: what a chart of months needs of each chunk of readings. Those of older chunks are made when they are first drawn. */
 export const VERSION_8 = { digests: 'id, [subject+channel+at]' } as const;
 
+/** Version 9: plans of the Desk, the one that lies there for each stage and those kept by name. */
+export const VERSION_9 = { plans: 'id' } as const;
+
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',
   'Clean work with spawn': 'cleanWorkSpawn',
