@@ -96,7 +96,7 @@ test('three pasted recipes are audited, and one is kept as a formula', async ({ 
   await page.getByLabel('Keep it as a formula, named').fill('Straw <b>rich</b>');
   await page.getByRole('button', { name: 'Save as formula' }).click();
   await expect(page.getByRole('option', { name: 'Straw <b>rich</b>', exact: true })).toBeVisible();
-  await expect(page.getByText('of straw <b>rich</b>, at')).toBeVisible();
+  await expect(page.getByText('of straw <b>rich</b>, filled')).toBeVisible();
 });
 
 test('a wet mix is corrected in noted steps, and the next batch aims drier', async ({ page }) => {

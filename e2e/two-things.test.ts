@@ -1,17 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { take } from './hands.js';
-import {
-  BEGIN,
-  blank,
-  button,
-  cookToPressure,
-  furnish,
-  go,
-  openDemo,
-  pass,
-  prepareGrain,
-  visit,
-} from './house.js';
+import { BEGIN, blank, button, cookToPressure, furnish, go, openDemo, pass, prepareGrain } from './house.js';
 
 test('two things at the Stove: one large, the other a card; the screen never swaps them itself', async ({
   page,
@@ -187,10 +176,4 @@ test.describe('on a phone', () => {
     const next = await button(page, 'Done, next').boundingBox();
     expect((next?.y ?? 999) + (next?.height ?? 0)).toBeLessThan(844);
   });
-});
-
-test('a reload at the Desk in an own house opens where it was', async ({ page }) => {
-  await furnish(page);
-  await visit(page, '/desk');
-  await expect(button(page, 'Make batch G1')).toBeVisible();
 });

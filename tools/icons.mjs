@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 
 const NAMES = [
   'search',
+  'close',
   'schedule',
   'speed',
   'skillet',

@@ -133,7 +133,7 @@ export class BlankNumber {
       [cdkConnectedOverlayOrigin]="origin"
       [cdkConnectedOverlayOpen]="isOpen()"
       (backdropClick)="close()"
-      (overlayKeydown)="$event.key === 'Escape' || $event.key === 'Tab' ? close() : null"
+      (overlayKeydown)="closingKeys.has($event.key) ? close() : null"
       (attach)="take()"
       ><ul
         #list
@@ -145,14 +145,21 @@ export class BlankNumber {
         (cdkListboxValueChange)="choose($event.value)"
       >
         @for (option of options(); track option.value) {
-          <li [cdkOption]="option.value">{{ option.words }}</li>
-        }
-      </ul></ng-template
-    >`,
+          <li
+            [cdkOption]="option.value"
+            tabindex="-1"
+            [textContent]="option.words"
+            (click)="close()"
+            (keydown.enter)="close()"
+          ></li>
+        }</ul
+    ></ng-template>`,
   styleUrl: './blank.scss',
 })
 export class BlankChoice {
   private static made = 0;
+  /** The list hears nothing when what is chosen already is taken once more: keys and presses close it by themselves. */
+  protected readonly closingKeys: ReadonlySet<string> = new Set(['Escape', 'Tab', 'Enter', ' ']);
 
   readonly name = input.required<string>();
   readonly value = model.required<string>();

@@ -95,6 +95,15 @@ describe('a blank in the sentence', () => {
     expect(fixture.componentInstance.value()).toBe('a');
     expect(document.querySelector('[role=listbox]')).toBeNull();
     expect(box.textContent).toBe('half');
+    // What is chosen already closes the list just as well.
+    box.click();
+    await fixture.whenStable();
+    [...document.querySelectorAll<HTMLElement>('[role=option]')]
+      .find((o) => o.textContent === 'half')!
+      .click();
+    await fixture.whenStable();
+    expect(document.querySelector('[role=listbox]')).toBeNull();
+    expect(fixture.componentInstance.value()).toBe('a');
   });
 });
 

@@ -15,7 +15,7 @@ export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook-sta
 export type { CookPhase, CookState } from './cook-state.js';
 export { contentsOf, inCooker, placesNeeded, wishOf } from './in-cooker.js';
 export { learnedFrom, type Learned } from './learned.js';
-export { carriesSpores, thermalLoadOf, type Contents } from './load-model.js';
+export { carriesSpores, innerRadiusMm, thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';

@@ -93,7 +93,8 @@ function liquidLag(vessel: VesselType, volumeMl: number): number {
   return (volumeMl * WATER_J_PER_ML_K) / (LIQUID_FILM * areaM2) / SECONDS;
 }
 
-function innerRadiusMm(vessel: VesselType): number {
+/** Inside, of a round vessel: as measured, or as such jars and bottles are. */
+export function innerRadiusMm(vessel: Pick<VesselType, 'capacityMl' | 'diameterMm'>): number {
   return vessel.diameterMm === undefined
     ? Math.cbrt((vessel.capacityMl * MM3_PER_ML) / (Math.PI * JAR_SLENDERNESS))
     : vessel.diameterMm / 2;

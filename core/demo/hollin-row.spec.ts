@@ -3,7 +3,7 @@ import { HOUR_MS } from '../base/time.js';
 import { buildHouse, dueItems } from '../index.js';
 import { START_MS } from '../testing/sample-house.js';
 
-describe('the made-up household', () => {
+describe('the made-up household at every hour', () => {
   it('asks for the same deeds at whatever hour it is opened', () => {
     const midnight = Math.floor(START_MS / (24 * HOUR_MS)) * 24 * HOUR_MS;
     const askedAt = (hour: number) => {

@@ -69,7 +69,7 @@ export function batchSheet(
   }
   const { words } = options;
   const partOf = new Map(formula.parts.map((p) => [p.material.id, p]));
-  const steps = stepsOf(batch);
+  const steps = stepsOf({ ...batch, weighedOut: view.weighedOut });
   const isCooked = plan.treatment !== 'pasteurize';
   return {
     code: view.code,

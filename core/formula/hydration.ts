@@ -1,5 +1,6 @@
+import { tellAdditives } from './additives.js';
 import type { BatchPlan } from '../record/batch.js';
-import type { HydrationMethod, Material, VesselType } from '../record/definitions.js';
+import type { HydrationMethod, Material, Stage, VesselType } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 import { MINUTE_MS } from '../base/time.js';
 import { HOT, minutes, type HydrationPlan } from './hydration-plan.js';
@@ -56,7 +57,7 @@ const IN_JARS: HydrationPlan = {
   step: 'fill',
   deed: 'In the jars',
   task: 'Fill the jars',
-  hint: 'Stir in the gypsum, fill, wipe the rims, lids on.',
+  hint: 'Fill, wipe the rims, lids on.',
 };
 const SIEVE = 'Spread it in the sieve and let the steam dry it. Toss now and then.';
 
@@ -154,7 +155,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
     IN_JARS,
   ],
   'soak-gypsum-coffee': [
-    soak(12, 'Gypsum and a cup of coffee in the soak water. Rinse first, skim what floats.'),
+    soak(12, 'Rinse first, skim what floats.'),
     simmer(15, 10, 25, 'In its own water, to just under the boil, 90 to 95 °C: no rolling boil.'),
     drain(35, 30, 40, SIEVE),
     DRY_ENOUGH,
@@ -195,7 +196,7 @@ const STEPS: Readonly<Record<HydrationMethod, readonly HydrationPlan[]>> = {
       step: 'fill',
       deed: 'In the jars',
       task: 'Fill the jars',
-      hint: 'Rinse if it is dusty and drain dry. Grain, gypsum, then the measured water into each jar; lids on. Shake when it has cooled.',
+      hint: 'Rinse if it is dusty and drain dry. Grain, then the measured water into each jar; lids on. Shake when it has cooled.',
     },
   ],
   mix: [BULK_MIX, IN_BAGS],
@@ -244,22 +245,53 @@ export interface HydrationProgress {
   readonly current?: HydrationPlan;
   /** The next deed; absent when all is done. */
   readonly following?: HydrationPlan;
+  /** When what goes on now began, ms since 1970. */
+  readonly sinceMs?: number;
   /** When the next deed is due, ms since 1970; absent where nothing is waited for. */
   readonly dueMs?: number;
 }
 
-/** Where a batch stands between the sack and its vessels, by its last step and when that was done. */
+/** What a handful of grain on tissue showed, and when. */
+export interface TissueTest {
+  readonly result: 'dry' | 'right' | 'wet';
+  readonly atMs: number;
+}
+
+/** After a wet spot it steams on, and a dry core goes back into hot water, for so long until it is tested again. Common practice, no source. */
+const AGAIN_MINUTES: Readonly<Record<'wet' | 'dry', number>> = { wet: 10, dry: 5 };
+const AGAIN_DURING = {
+  wet: 'drying on, after a wet spot',
+  dry: 'heat for the dry core',
+} as const;
+
+/**
+ * Where a batch stands between the sack and its vessels, by its last step and when that was done. A test of its drying that was
+ * not clean opens the next span.
+ */
 export function hydrationProgress(
   steps: readonly HydrationPlan[],
   lastStep: HydrationStep | undefined,
   lastStepMs: number | undefined,
+  test?: TissueTest,
 ): HydrationProgress {
   const index = steps.findIndex((s) => s.step === lastStep);
-  const usual = steps[index]?.minutes?.usual;
+  const [current, following] = [steps[index], steps[index + 1]];
+  const isDrying = current?.step === 'drain' || current?.step === 'dryEnough';
+  if (test !== undefined && test.result !== 'right' && isDrying && test.atMs >= (lastStepMs ?? Infinity)) {
+    const usual = AGAIN_MINUTES[test.result];
+    const again = {
+      ...current,
+      during: AGAIN_DURING[test.result],
+      minutes: { usual, least: usual, most: 2 * usual },
+    };
+    return { steps, current: again, following, sinceMs: test.atMs, dueMs: test.atMs + usual * MINUTE_MS };
+  }
+  const usual = current?.minutes?.usual;
   return {
     steps,
-    current: steps[index],
-    following: steps[index + 1],
+    current,
+    following,
+    sinceMs: lastStepMs,
     dueMs: usual === undefined || lastStepMs === undefined ? undefined : lastStepMs + usual * MINUTE_MS,
   };
 }
@@ -293,11 +325,14 @@ const FILLED: Readonly<Record<VesselType['kind'], string>> = {
 /** The steps of a batch: how its formula is hydrated, how it is made safe, and what was planned otherwise than usual. */
 export function stepsOf(batch: {
   readonly formula?: {
+    readonly stage?: Stage;
     readonly hydration: HydrationMethod;
-    readonly parts?: readonly { readonly material: Material }[];
+    readonly parts?: readonly { readonly material: Material; readonly inSoak?: true | undefined }[];
   };
-  readonly plan?: Pick<BatchPlan, 'treatment' | 'stepMinutes'>;
+  readonly plan?: Pick<BatchPlan, 'treatment' | 'stepMinutes' | 'leftOut'>;
   readonly vessel?: Pick<VesselType, 'kind'>;
+  /** What was really weighed out, g by key of the material: what weighed nothing is told at no step. */
+  readonly weighedOut?: ReadonlyMap<string, number>;
 }): readonly HydrationPlan[] {
   const { formula, plan, vessel } = batch;
   const steps =
@@ -306,7 +341,8 @@ export function stepsOf(batch: {
       : plan?.treatment === 'pasteurize'
         ? warmedSteps(hydrationSteps(formula.hydration), warmingOf(formula.parts ?? []))
         : hydrationSteps(formula.hydration);
-  return steps.map((step) => {
+  return steps.map((plain) => {
+    const step = formula?.stage === 'grain' ? tellAdditives(plain, batch) : plain;
     if (step.step === 'fill' && vessel !== undefined) {
       return { ...step, deed: `In the ${FILLED[vessel.kind]}`, task: `Fill the ${FILLED[vessel.kind]}` };
     }

@@ -25,9 +25,17 @@ export { liquidMaltFor } from './malt-substitute.js';
 export { nextTime, type NextTime, type PastBatch } from './next-time.js';
 export { dryBasis, pelegMoisture, wetBasis } from './peleg.js';
 export { nextDrops, type PhAdvice, type PhReading } from './ph-drops.js';
+export { JAR_LIMIT } from './shipped-jars.js';
 export { mostFill } from './asked-amount.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './moisture.js';
 export { reasonForMoisture, reasonForPart, reasonForWater, type Reason, type ReasonStep } from './reasons.js';
+export {
+  isOptionalPart,
+  leftOutG,
+  optionalParts,
+  withOptional,
+  type OptionalPart,
+} from './optional-parts.js';
 export { resolveFormula } from './resolve.js';
 export { scaleFormula } from './scale.js';
 export { COUNT_RULE, MOISTURE_RULE, SPARE_RULE, STRENGTH_RULE, eachMlRule } from './scaled-formula.js';

@@ -127,7 +127,7 @@ function reasonForSolid(
   const steps = [...finishedMassSteps(scaled, words)];
   const own = part.material.moisture;
   if (formula.basis === 'dry') {
-    const sum = formula.parts.reduce((total, p) => total + p.share, 0);
+    const sum = formula.parts.filter((p) => p.inSoak !== true).reduce((total, p) => total + p.share, 0);
     const dryG = part.massG * (1 - own.value);
     steps.push({ text: `${percent(part.share / sum)} of that is ${name}`, result: words.mass(dryG) });
     steps.push({ text: `as bought it is ${percent(1 - own.value)} dry`, result: words.mass(part.massG) });
@@ -146,7 +146,9 @@ function reasonForSolid(
           result: words.mass(part.massG),
         },
       ],
-      source: 'Share: common practice, no source. It keeps kernels apart; half or double does no harm.',
+      source: part.inSoak
+        ? 'Share: common practice, no source. It goes into the soak and is poured off with it: the moisture does not count it.'
+        : 'Share: common practice, no source. It keeps kernels apart; half or double does no harm.',
     };
   }
   const { settledGPerL } = formula;

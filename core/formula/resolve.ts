@@ -2,9 +2,18 @@ import { CoreError } from '../base/errors.js';
 import { asMeasured } from '../material/effective.js';
 import type { Formula, Material, ResolvedFormula } from '../record/definitions.js';
 
-/** A formula with its materials copied in. @throws CoreError `not-found` naming the missing material */
-export function resolveFormula(formula: Formula, materials: readonly Material[]): ResolvedFormula {
-  const parts = formula.parts.map(({ materialId, ...part }) => {
+/**
+ * A formula with its materials copied in: with what usually goes in, or with all that may.
+ *
+ * @throws CoreError `not-found` naming the missing material
+ */
+export function resolveFormula(
+  formula: Formula,
+  materials: readonly Material[],
+  which: 'usual' | 'all' = 'usual',
+): ResolvedFormula {
+  const isWanted = ({ optional }: Formula['parts'][number]) => which === 'all' || optional !== 'out';
+  const parts = formula.parts.filter(isWanted).map(({ materialId, ...part }) => {
     const material = materials.find((m) => m.id === materialId);
     if (material === undefined) {
       throw new CoreError('not-found', { what: 'material', id: materialId });

@@ -38,7 +38,9 @@ export function scaleSolid(formula: SolidFormula, target: ScaleTarget): ScaledFo
     formula.parts.map((part, i) => scalePart(part, wetG * partPerWetG[i]!, stepG)),
     formula.parts.map((p) => (formula.basis === 'dry' ? 1 - p.material.moisture.value : 1)),
   );
-  const waterG = wetG - parts.reduce((sum, p) => sum + p.massG, 0);
+  // What goes into the soak is poured off with it.
+  const stays = parts.filter((p) => p.inSoak !== true);
+  const waterG = wetG - stays.reduce((sum, p) => sum + p.massG, 0);
   const waterRoundedG = roundToStep(Math.max(0, waterG), stepG);
   return {
     parts,
@@ -55,8 +57,8 @@ export function scaleSolid(formula: SolidFormula, target: ScaleTarget): ScaledFo
     vesselFillMl,
     volumeShare: fill,
     vesselWetG,
-    vesselDryG: parts.reduce((sum, p) => sum + p.massG, 0) / (count * (1 + spare)),
-    predictedMoisture: roundedMoisture(parts, waterRoundedG) ?? moisture,
+    vesselDryG: stays.reduce((sum, p) => sum + p.massG, 0) / (count * (1 + spare)),
+    predictedMoisture: roundedMoisture(stays, waterRoundedG) ?? moisture,
     warnings: [
       ...warningsFor(formula, target, fill, moisture),
       ...(fill > limit * (1 + 1e-9) ? (['over-full'] as const) : []),
@@ -78,7 +80,9 @@ function filledG(formula: SolidFormula, { vessel, fill }: ScaleTarget): number {
 
 /** Grams of each part, as supplied, in a gram of the finished medium. */
 function partsPerWetG(formula: SolidFormula, moisture: number): readonly number[] {
-  const dryPerShares = formula.parts.reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
+  const dryPerShares = formula.parts
+    .filter((p) => p.inSoak !== true)
+    .reduce((sum, p) => sum + p.share * dryPerShare(formula, p.material), 0);
   return formula.parts.map(
     (p) => ((1 - moisture) / dryPerShares) * p.share * massPerShare(formula, p.material),
   );

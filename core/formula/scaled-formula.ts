@@ -30,6 +30,8 @@ export interface ScaledPart {
   readonly share: number;
   readonly note?: string;
   readonly strained: boolean;
+  /** Goes into the water of the soak, and counts as no part of the medium. */
+  readonly inSoak?: true;
   readonly massG: number;
   /** What to weigh, on a scale of the given step. */
   readonly roundedG: number;

@@ -7,13 +7,14 @@ type Part = ResolvedFormula['parts'][number];
 
 /** An ingredient of the batch, as weighed on a scale of this step; its percentages are filled in afterwards. */
 export function scalePart(part: Part, massG: number, stepG: number): ScaledPart {
-  const { material, share, note, strained = false } = part;
+  const { material, share, note, strained = false, inSoak } = part;
   const volumeMl = volumeMlOf(material, massG);
   return {
     material,
     share,
     ...(note !== undefined && { note }),
     strained,
+    ...(inSoak && { inSoak }),
     massG,
     roundedG: roundToStep(massG, stepG),
     ...(volumeMl !== undefined && { volumeMl }),
@@ -37,6 +38,9 @@ export function withPercents(
   let [wanted, rounded] = [whole ?? 0, whole ?? 0];
   if (whole === undefined) {
     for (const [i, part] of parts.entries()) {
+      if (part.inSoak === true) {
+        continue;
+      }
       wanted += part.massG * perGram[i]!;
       rounded += part.roundedG * perGram[i]!;
     }

@@ -46,7 +46,8 @@ function plates(common: Common): Formula[] {
     name,
     stage: 'agar',
     basis: 'perLiter',
-    parts,
+    // Tells one recipe from another: 20 drops to the liter. Common practice, no source.
+    parts: [...parts, { materialId: 'food-color', share: 1, note: 'tells plates apart', optional: 'out' }],
     strengthOf: 'agar',
     strength: AGAR_STRENGTH,
     hydration: 'dissolve',
@@ -211,7 +212,12 @@ function grains(common: Common): Formula[] {
     name,
     stage: 'grain',
     basis: 'asSupplied',
-    parts: [...parts, { materialId: 'gypsum', share: 0.01, note: 'stir in dry' }],
+    parts: [
+      ...parts,
+      { materialId: 'gypsum', share: 0.01, optional: 'in' },
+      // A cup to ten quarts. Common practice, no source.
+      { materialId: 'brewed-coffee', share: 0.1, note: 'into the soak', inSoak: true, optional: 'out' },
+    ],
     targetMoisture: GRAIN_MOISTURE,
     settledGPerL: GRAIN_SETTLED,
     hydration: 'soak-simmer',

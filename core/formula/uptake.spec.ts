@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   SCHOOLS,
   dryBasis,
+  hydrationProgress,
   hydrationSteps,
   nextTime,
   pelegMoisture,
@@ -202,5 +203,20 @@ describe('next time', () => {
     expect(nextTime(past('wet', 0.62), mix)?.to).toBeCloseTo(0.6, 9);
     expect(nextTime(past('dry', 0.62), mix)?.to).toBeCloseTo(0.64, 9);
     expect(nextTime(past('right', 0.621), mix)).toBeUndefined();
+  });
+
+  it('dries on after a wet spot and heats on for a dry core, from the test on; a clean one changes nothing', () => {
+    const steps = hydrationSteps('soak-simmer');
+    const at = (result: 'wet' | 'dry' | 'right', testMs: number) =>
+      hydrationProgress(steps, 'drain', 1e9, { result, atMs: testMs });
+    expect(at('wet', 1e9 + 60_000)).toEqual(
+      jasmine.objectContaining({ sinceMs: 1e9 + 60_000, dueMs: 1e9 + 11 * 60_000 }),
+    );
+    expect(at('dry', 1e9).dueMs).toBe(1e9 + 5 * 60_000);
+    const untouched = hydrationProgress(steps, 'drain', 1e9);
+    expect(at('right', 1e9 + 60_000)).toEqual(untouched);
+    // A test of an earlier step says nothing of this one.
+    expect(at('wet', 1e9 - 1)).toEqual(untouched);
+    expect(at('wet', 1e9).following?.step).toBe('dryEnough');
   });
 });

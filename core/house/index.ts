@@ -7,6 +7,7 @@ export {
   type VesselState,
 } from './derive/vessel-state.js';
 export { EMPTY_HOUSE, buildHouse } from './derive/build-house.js';
+export { hydrationOf } from './hydration-of.js';
 export { forecastVessel, isStalled } from './derive/forecast.js';
 export type { LiveRecords, NewRows } from './derive/records-with.js';
 export { HouseInMaking } from './derive/house-in-making.js';

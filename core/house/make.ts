@@ -26,7 +26,7 @@ export function makeBatch(
   scaled: ScaledFormula,
   number: number,
   context: MakeContext,
-  choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
+  choices: Pick<BatchPlan, 'treatment' | 'stepMinutes' | 'leftOut'> = {},
 ): NewBatch {
   const plan: BatchPlan = {
     fill: scaled.fill,
@@ -51,11 +51,13 @@ export function makeBatch(
 
 /** Dry matter of what is really weighed out; a batch smaller than the scale's step keeps what was reckoned. */
 function plannedDryMatterG(scaled: ScaledFormula): number {
-  const weighedG = scaled.parts.reduce(
-    (sum, p) =>
-      sum + p.roundedG * (p.strained ? (p.material.solids?.value ?? 0) : 1 - p.material.moisture.value),
-    0,
-  );
+  const weighedG = scaled.parts
+    .filter((p) => p.inSoak !== true)
+    .reduce(
+      (sum, p) =>
+        sum + p.roundedG * (p.strained ? (p.material.solids?.value ?? 0) : 1 - p.material.moisture.value),
+      0,
+    );
   return weighedG > 0 ? weighedG : scaled.dryMatterG;
 }
 

@@ -262,6 +262,9 @@ const NUTRIENTS: readonly MaterialRow[] = [
   dissolved('vegetable', 'potato', 'Potato, raw, diced', 'potato|raw potato|diced potato', [634, 580, 690, 'food'], [79, 75, 83, 'food'], [42, 40, 44], [1.6, 1.3, 2], [3, 2, 4], [0.8, 0.4, 1.5]),
   dissolved('vegetable', 'potato-flakes', 'Potato flakes', 'potato flake|instant potato|mashed potato flake|potato dextrose powder', [250, 200, 350], [7, 5, 9], [42, 40, 44], [1.4, 1.1, 1.7], [20, 12, 30], [4, 2, 7]),
   dissolved('vegetable', 'potato-starch', 'Potato starch', 'potato starch|starch|corn starch', [650, 550, 750], [16, 12, 20], [44, 44, 44, 'chemical'], [0.05, 0.02, 0.1], NONE),
+  dissolved('liquid', 'food-color', 'Food color', 'food color|food colour|food coloring|food colouring', [1050, 1000, 1200], [90, 70, 97], [40, 20, 44], NONE, [10, 3, 30]),
+  dissolved('liquid', 'manure-tea', 'Manure tea, strained', 'manure tea|dung tea|compost tea', [1003, 998, 1010], [99.2, 98.5, 99.7], [40, 35, 45], [3, 2, 5], [0.8, 0.3, 1.5]),
+  dissolved('liquid', 'potato-water', 'Potato water', 'potato water|potato broth|potato stock', [1005, 1000, 1015], [98.5, 97.5, 99.3], [42, 40, 44], [1.5, 1, 2], [1.5, 0.7, 2.5], [0.4, 0.2, 0.8]),
   dissolved('liquid', 'brewed-coffee', 'Brewed coffee', 'coffee|brewed coffee', [1000, 995, 1010], [98.7, 98.5, 98.9], [45, 42, 48], [2, 1.5, 2.5], [1.3, 1.1, 1.5]),
 ];
 

@@ -1,5 +1,5 @@
 import { holdLeftMinutes } from '../cook/cook-state.js';
-import { hydrationProgress, stepsOf } from '../formula/hydration.js';
+import { hydrationOf } from '../house/hydration-of.js';
 import { airTroubles } from '../house/air-trouble.js';
 import { cooksOn } from '../house/cooks-on.js';
 import type { BatchView, CookView, House, VesselView } from '../house/derive/house.js';
@@ -132,11 +132,7 @@ function preparation(view: BatchView, house: House): DueItem[] {
   if (!isInPreparation(view)) {
     return [];
   }
-  const { current, following, dueMs } = hydrationProgress(
-    stepsOf(view.batch),
-    view.lastStep,
-    view.lastStepMs,
-  );
+  const { current, following, dueMs } = hydrationOf(view) ?? {};
   const sinceMs = view.lastStepMs ?? view.madeAtMs;
   if (following === undefined) {
     const isNext = cooksOn(house).length > 0;

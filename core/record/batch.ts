@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { Holds, Origin } from './culture.js';
-import { BatchStage, ResolvedFormula, VesselType, type Stage } from './definitions.js';
+import { BatchStage, Material, ResolvedFormula, VesselType, type Stage } from './definitions.js';
 import { HydrationStep } from './entry.js';
 import { BatchId, CookId, Instant, Key, Line, PhotoId, VesselId, written } from './ids.js';
 
@@ -21,6 +21,11 @@ export const BatchPlan = z.strictObject({
   targetMoisture: z.number().min(0).max(1),
   spare: z.number().min(0).max(1),
   parts: z.array(z.strictObject({ materialId: Key, name: Line, massG: amount })).max(30),
+  /** Optional ingredients that were left out, with what would have gone in: they can still be put in. */
+  leftOut: z
+    .array(z.strictObject({ material: Material, massG: someAmount }))
+    .max(30)
+    .optional(),
   waterG: amount,
   dryMatterG: someAmount,
   wetG: someAmount,

@@ -125,6 +125,8 @@ const partShape = {
   strained: z.boolean().optional(),
   /** May be left out of a batch: usually it goes in, or usually it stays out. */
   optional: z.enum(['in', 'out']).optional(),
+  /** Goes into the water of the soak and is poured off with it: nothing of it counts as part of the medium. */
+  inSoak: z.literal(true).optional(),
 };
 const partsOf = <P extends z.ZodType>(part: P) => z.array(part).min(1).max(30);
 const FormulaPart = z.strictObject({ materialId: Key, ...partShape });

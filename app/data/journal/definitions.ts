@@ -62,6 +62,13 @@ export class Definitions {
     });
   }
 
+  /** Keeps one definition as it is given, in place of what had its id. @returns whether it was kept */
+  put<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
+    return this.keep(`${table} ${row.id}`, async (pen) => {
+      await pen.put(table, { ...row, ...(await this.signature(pen)) });
+    });
+  }
+
   /** Furnishes an empty house in one transaction. @throws CoreError */
   furnish(records: Records): Promise<void> {
     return this.putAll(records, false);

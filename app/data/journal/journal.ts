@@ -152,7 +152,7 @@ export class Journal {
   async makeBatch(
     formula: ResolvedFormula,
     scaled: ScaledFormula,
-    choices: Pick<BatchPlan, 'treatment' | 'stepMinutes'> = {},
+    choices: Pick<BatchPlan, 'treatment' | 'stepMinutes' | 'leftOut'> = {},
   ): Promise<NewBatch | undefined> {
     return this.make(`batch ${formula.name}`, async (pen, hand) => {
       const number = nextBatchNumber(pen.found.house, formula.stage);

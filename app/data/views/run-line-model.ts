@@ -1,8 +1,7 @@
 import {
   DAY_MS,
   isRunFull,
-  hydrationProgress,
-  stepsOf,
+  hydrationOf,
   isOn,
   nextCutMs,
   type BatchView,
@@ -97,8 +96,7 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
       due: isCool,
     };
   }
-  const { formula } = view.batch;
-  const progress = formula && hydrationProgress(stepsOf(view.batch), view.lastStep, view.lastStepMs);
+  const progress = hydrationOf(view);
   const next = progress?.following;
   if (next === undefined) {
     const full = view.inoculatedAtMs !== undefined;

@@ -52,7 +52,7 @@ describe('the Desk, for every medium', () => {
     await desk.press('Close');
     expect(desk.text()).toContain('Soak 14 h, simmer 20 min');
     await desk.choose('Way of hydrating', 'measured water in the jar');
-    expect(desk.text()).toMatch(/In each jar ?\d+\.\d g wheat, \d\.\d g gypsum, \d+\.\d g water\./);
+    expect(desk.text()).toMatch(/Into each jar ?\d+ g wheat, \d\.\d g gypsum, \d+ g water\./);
     await desk.choose('Way of hydrating', 'cold soak');
     expect(desk.text()).toContain('Soak 16 h');
   });

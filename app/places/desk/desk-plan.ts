@@ -1,9 +1,14 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { DestroyRef, Injectable, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import {
   adviseTreatment,
   costOf,
+  hydrationSteps,
   inCooker,
   isFilledHere,
+  leftOutG,
+  mostFill,
+  optionalParts,
+  roundToStep,
   nextNumber,
   nextTime,
   placesNeeded,
@@ -17,13 +22,16 @@ import {
   stepsOf,
   usualLiquidMl,
   vesselsFor,
+  withOptional,
   withSchool,
   type BatchCost,
   type BatchPlan,
   type CookPlan,
   type Household,
-  type HydrationMethod,
   type HydrationStep,
+  type OptionalPart,
+  type Plan,
+  type PlanChoices,
   type Reason,
   type ResolvedFormula,
   type ScaledFormula,
@@ -36,6 +44,7 @@ import { messageOf } from '../../data/words/message-of';
 import { lastKnown } from '../../data/views/last-known';
 import { HouseStore } from '../../data/store/house-store';
 import { CookPlanner } from '../../data/work/cook-planner';
+import { KeptPlans } from '../../data/work/kept-plans';
 import { reasonForCost, reasonForHold, reasonForShopping, reasonForTreatment } from './desk-reasons';
 
 /** Which number the slip explains. */
@@ -43,21 +52,10 @@ export type Asked =
   | { readonly kind: 'part'; readonly index: number }
   | { readonly kind: 'water' | 'moisture' | 'hold' | 'treatment' | 'cost' | 'shopping' | 'uptake' };
 
-/** What was chosen otherwise than usual, by the words of the sentence; all of it belongs to one formula. */
-interface Choices {
-  readonly count?: number;
-  readonly vesselId?: string;
-  readonly fill?: number;
-  readonly moisture?: number;
-  readonly eachMl?: number;
-  readonly strengthGPerL?: number;
-  readonly bottleId?: string;
-  readonly method?: HydrationMethod;
-  readonly treatment?: Treatment;
-  readonly spare?: number;
-  readonly stepMinutes?: BatchPlan['stepMinutes'];
-  /** What of the first ingredient, or of the volume, is there; left out for as much as it takes. */
-  readonly there?: number;
+/** What lies on the Desk: a formula, and what was chosen otherwise than usual. */
+interface OnDesk {
+  readonly formulaId: string;
+  readonly choices: PlanChoices;
 }
 
 interface Answer {
@@ -84,16 +82,35 @@ const USUAL_VESSEL: Readonly<Record<Stage, string>> = {
   grain: 'quart-jar',
   bulk: 'block-bag',
 };
-const FIRST_FORMULA = 'wheat-spawn';
+/** Where nothing was planned of a stage yet. Our choice. */
+const USUAL_FORMULA: Readonly<Record<Stage, string>> = {
+  agar: 'malt-agar',
+  liquid: 'malt-broth',
+  grain: 'wheat-spawn',
+  bulk: 'hardwood-bran',
+};
 
 /** The plan on the Desk: what is asked for, and all that follows from it. */
 @Injectable()
 export class DeskPlan {
   private readonly store = inject(HouseStore);
   private readonly planner = inject(CookPlanner);
+  private readonly plans = inject(KeptPlans);
 
-  readonly formulaId = signal(FIRST_FORMULA);
-  private readonly chosen = signal<Choices>({});
+  private readonly records = computed(() => this.store.house()?.records);
+  /** Taken up where it was left, once the house is there; from then on it changes under these hands alone. */
+  private readonly current = linkedSignal<boolean, OnDesk>({
+    source: () => this.records() !== undefined,
+    computation: (isThere, before) =>
+      before?.source === true
+        ? before.value
+        : isThere
+          ? untracked(() => this.left(before?.value.formulaId ?? ''))
+          : { formulaId: before?.value.formulaId ?? '', choices: {} },
+  });
+  readonly formulaId = computed(() => this.current().formulaId);
+  private readonly chosen = computed(() => this.current().choices);
+  readonly isChanged = computed(() => Object.keys(this.chosen()).length > 0);
   readonly stepMinutes = computed(() => this.chosen().stepMinutes ?? {});
   readonly there = computed(() => this.chosen().there);
   readonly asked = signal<Asked | undefined>(undefined);
@@ -101,20 +118,30 @@ export class DeskPlan {
   readonly typed = signal<Readonly<Record<string, string>>>({});
 
   private readonly figureWords = computed(() => figureWords(this.store.household()?.scaleStepG ?? 1));
-  private readonly records = computed(() => this.store.house()?.records);
   readonly formulas = computed(() =>
     [...(this.records()?.formulas ?? [])].sort((a, b) => a.name.localeCompare(b.name)),
   );
   /** As it is kept, under its own name and with its own method. */
   readonly kept = computed(() => {
     const found = this.formulas().find((f) => f.id === this.formulaId()) ?? this.formulas()[0];
-    return found && resolveFormula(found, this.records()?.materials ?? []);
+    return found && resolveFormula(found, this.records()?.materials ?? [], 'all');
   });
   readonly method = computed(() => this.chosen().method ?? this.kept()?.hydration);
-  /** As it is planned: with the chosen school in its name. */
-  readonly formula = computed(() => {
+  private readonly schooled = computed(() => {
     const kept = this.kept();
     return kept && withSchool(kept, this.method());
+  });
+  /** What may be left out or put in, and whether it goes in. */
+  readonly optional = computed<readonly OptionalPart[]>(() => {
+    const formula = this.schooled();
+    return formula === undefined
+      ? []
+      : optionalParts(formula, this.chosen().optional ?? {}, hydrationSteps(formula.hydration));
+  });
+  /** As it is planned: with the chosen school in its name, and only what goes in. */
+  readonly formula = computed(() => {
+    const formula = this.schooled();
+    return formula && withOptional(formula, this.optional());
   });
   readonly stage = computed<Stage>(() => this.kept()?.stage ?? 'grain');
   readonly isDissolved = computed(() => this.kept()?.basis === 'perLiter');
@@ -138,7 +165,15 @@ export class DeskPlan {
   readonly count = computed(
     () => this.chosen().count ?? USUAL_COUNT[this.stage()] ?? this.store.household()?.usualCount ?? 8,
   );
-  readonly fill = computed(() => this.chosen().fill ?? this.vessel()?.usualFill ?? 0);
+  /** Left out where it is asked for otherwise. */
+  readonly fill = computed(() =>
+    this.amount() === undefined ? (this.chosen().fill ?? this.vessel()?.usualFill ?? 0) : undefined,
+  );
+  readonly fillLimit = computed(() => {
+    const vessel = this.vessel();
+    return vessel === undefined ? 1 : mostFill(vessel, this.stage());
+  });
+  readonly amount = computed(() => this.chosen().amount);
   readonly eachMl = computed(() => {
     const vessel = this.vessel();
     return this.chosen().eachMl ?? (vessel === undefined ? 0 : usualLiquidMl(vessel));
@@ -177,6 +212,7 @@ export class DeskPlan {
         vessel,
         count: this.count(),
         fill: this.fill(),
+        amount: this.amount(),
         spare: this.spare(),
         scaleStepG: household.scaleStepG,
         ...(formula.basis === 'perLiter'
@@ -287,6 +323,12 @@ export class DeskPlan {
     }
   });
 
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.plans.flush();
+    });
+  }
+
   private cookFor(
     formula: ResolvedFormula,
     scaled: ScaledFormula,
@@ -309,7 +351,7 @@ export class DeskPlan {
           ...scaled.dissolved,
           vesselMl: scaled.dissolved?.eachMl,
           vesselWetG: scaled.vesselWetG,
-          fill: this.fill(),
+          fill: scaled.fill,
         },
       };
       const count =
@@ -325,20 +367,98 @@ export class DeskPlan {
     }
   }
 
+  /** Plans a formula; where it lies on the Desk already, as it was left. */
   choose(formulaId: string): void {
-    this.formulaId.set(formulaId);
-    this.chosen.set({});
-    this.asked.set(undefined);
-    this.typed.set({});
+    this.lay(this.records() === undefined ? { formulaId, choices: {} } : this.left(formulaId));
   }
 
-  /** Changes words of the sentence. Another vessel is filled as usual, another way of hydrating takes its usual times. */
-  change(words: Choices): void {
-    const reset: Choices = {
-      ...('vesselId' in words && { fill: undefined, eachMl: undefined }),
+  /** Takes up what was planned of a stage. */
+  openStage(stage: Stage): void {
+    if (stage !== this.stage()) {
+      const { formulaId = USUAL_FORMULA[stage], choices = {} } = this.plans.onDesk(stage) ?? {};
+      this.lay({ formulaId, choices });
+    }
+  }
+
+  /** Under what the plan on the Desk is kept, just as it is. */
+  readonly keptAs = computed(() => {
+    const { formulaId, choices } = this.current();
+    return this.plans.named().find((p) => p.formulaId === formulaId && isSame(p.choices, choices));
+  });
+
+  /** Lays a plan that was kept by name on the Desk. */
+  open({ formulaId, choices }: Plan): void {
+    this.lay({ formulaId, choices });
+  }
+
+  keepAs(name: string): Promise<boolean> {
+    return this.plans.keepAs(name, this.stage(), this.formulaId(), this.chosen());
+  }
+
+  /** Puts an optional ingredient in, or leaves it out. */
+  putIn(materialId: string, isIn: boolean): void {
+    this.change({ optional: { ...this.chosen().optional, [materialId]: isIn } });
+  }
+
+  /** What was left out, with what would have gone in: it can still be put in at the Stove. */
+  leftOut(): NonNullable<BatchPlan['leftOut']> {
+    const shown = this.shown();
+    return shown === undefined
+      ? []
+      : this.optional()
+          .filter((o) => !o.isIn)
+          .map(({ part }) => ({
+            material: part.material,
+            massG: roundToStep(
+              leftOutG(part, shown.formula, shown.scaled),
+              this.store.household()?.scaleStepG ?? 1,
+            ),
+          }))
+          .filter(({ massG }) => massG > 0);
+  }
+
+  /** All as usual again. */
+  reset(): void {
+    this.lay({ formulaId: this.formulaId(), choices: {} });
+  }
+
+  /**
+   * Changes words of the sentence. Another vessel is filled as usual, another way of hydrating takes its usual times; what is
+   * asked for by fill is not asked for by mass.
+   */
+  change(words: PlanChoices): void {
+    const all: Record<string, unknown> = {
+      ...this.chosen(),
+      ...('vesselId' in words && { fill: undefined, amount: undefined, eachMl: undefined }),
       ...('method' in words && { stepMinutes: undefined }),
+      ...('fill' in words && { amount: undefined }),
+      ...('amount' in words && { fill: undefined }),
+      ...words,
     };
-    this.chosen.update((all) => ({ ...all, ...reset, ...words }));
+    const choices = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined));
+    this.take({ formulaId: this.formulaId(), choices });
+  }
+
+  private lay(plan: OnDesk): void {
+    this.asked.set(undefined);
+    this.typed.set({});
+    this.take(plan);
+  }
+
+  private take(plan: OnDesk): void {
+    this.current.set(plan);
+    if (this.records() !== undefined) {
+      this.plans.lay(this.stage(), plan.formulaId, plan.choices);
+    }
+  }
+
+  /** As a formula was left on the Desk; whatever was left there last when no formula is named. */
+  private left(formulaId: string): OnDesk {
+    const stage = this.records()?.formulas.find((f) => f.id === formulaId)?.stage;
+    const left = this.plans.onDesk(stage);
+    return formulaId !== '' && formulaId !== left?.formulaId
+      ? { formulaId, choices: {} }
+      : { formulaId: left?.formulaId ?? USUAL_FORMULA.grain, choices: left?.choices ?? {} };
   }
 
   setMinutes(step: HydrationStep, minutes: number): void {
@@ -372,4 +492,9 @@ export class DeskPlan {
 /** A negative price must not take the amounts away. */
 function costFor(scaled: ScaledFormula, house: Household, cooksNeeded: number): BatchCost | undefined {
   return unlessRefused(() => costOf(scaled, house, cooksNeeded), undefined);
+}
+
+function isSame(a: PlanChoices, b: PlanChoices): boolean {
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]) as Set<keyof PlanChoices>;
+  return [...keys].every((key) => JSON.stringify(a[key]) === JSON.stringify(b[key]));
 }

@@ -13,12 +13,15 @@ import {
 import { BreakpointObserver } from '@angular/cdk/layout';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import {
   HydrationMethod,
   LEAST_CUP_ML,
   SCHOOLS,
+  JAR_LIMIT,
+  percentWords,
   plainCode,
   type BatchId,
   formatNumber,
@@ -48,7 +51,9 @@ import { ReasonSlip } from '../../pieces/reason-slip';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { Keys } from '../../data/devices/keys';
 import { DeskPlan } from './desk-plan';
+import { FillClause } from './fill-clause';
 import { FormulaList } from './formula-list';
+import { KeepPlan } from './keep-plan';
 import {
   warningWords,
   balanceWords,
@@ -63,12 +68,6 @@ import { ThenAtStove } from './then-at-stove';
 import { UptakeSlip } from './uptake-slip';
 import { WhereItFalls } from './where-it-falls';
 
-const FILLS = [
-  { value: 0.5, words: 'half' },
-  { value: 0.6, words: 'three fifths' },
-  { value: 2 / 3, words: 'two thirds' },
-  { value: 0.75, words: 'three quarters' },
-] as const;
 /** What is there is hardly a tenth of what is planned, or ten times it: then it was typed in another unit. Our choice. */
 const LIKELY_TIMES = 10;
 const MOST_DEPTH_MM = 100;
@@ -86,9 +85,13 @@ const NO_WATER: WaterWords = { name: '', how: '', measure: '', after: '' };
     BlankChoice,
     BlankNumber,
     BlockDrawing,
+    FillClause,
     FormulaList,
     JarDrawing,
+    KeepPlan,
     MatButton,
+    MatSlider,
+    MatSliderThumb,
     Plaque,
     ReasonSlip,
     RouterLink,
@@ -128,16 +131,6 @@ export class Desk {
   protected readonly vesselOptions = computed(() =>
     this.plan.vessels().map((v) => ({ value: v.id, words: this.plan.count() === 1 ? v.name : v.plural })),
   );
-  protected readonly fillOptions = computed(() => {
-    const limit = this.plan.vessel()?.fillLimit ?? 1;
-    return FILLS.filter((f) => f.value <= limit + 1e-9).map((f) => ({
-      value: String(f.value),
-      words: f.words,
-    }));
-  });
-  protected readonly fillValue = computed(
-    () => FILLS.find((f) => Math.abs(f.value - this.plan.fill()) < 0.005)?.value.toString() ?? '',
-  );
   protected readonly nextCode = computed(() =>
     plainCode({ stage: this.plan.formula()?.stage ?? 'grain', number: this.plan.nextNumber() }),
   );
@@ -150,6 +143,11 @@ export class Desk {
   protected readonly bottleOptions = computed(() =>
     this.plan.bottles().map((b) => ({ value: b.id, words: b.plural })),
   );
+  protected readonly mostWords = computed(() => {
+    const limit = this.plan.fillLimit();
+    return limit === JAR_LIMIT ? '¾ at most' : `${percentWords(limit, 0)} at most`;
+  });
+  protected readonly percentWords = percentWords;
   protected readonly warningWords = warningWords;
   protected readonly volumeWords = volumeWords;
   protected readonly amountWords = amountWords;
@@ -173,8 +171,8 @@ export class Desk {
   );
   protected readonly medium = computed(() => {
     const kept = this.plan.kept();
-    // Without a way of hydrating or a fill behind it, the name ends its clause.
-    const comma = this.plan.stage() !== 'grain' && (this.byMass() || this.plan.isDissolved()) ? ',' : '';
+    // Without a way of hydrating behind it, the name ends its clause.
+    const comma = this.plan.stage() === 'grain' ? '' : ',';
     return kept === undefined ? '' : `${mediumWords(kept)}${comma}`;
   });
   private readonly words = computed(() => {
@@ -262,9 +260,16 @@ export class Desk {
     return formatNumber(value, 2);
   }
 
-  protected setFill(text: string): void {
-    this.plan.change({ fill: Number(text) });
-  }
+  /** Ingredients by key that may be left out, and those that may be put in. */
+  protected readonly mayGo = computed(
+    () => new Set(this.plan.optional().flatMap((o) => (o.isIn ? [o.part.material.id] : []))),
+  );
+  protected readonly mayCome = computed(() =>
+    this.plan
+      .optional()
+      .filter((o) => !o.isIn)
+      .map((o) => o.part.material),
+  );
 
   /** As the scale of this household shows it. */
   protected weighed(massG: number): Figure {
@@ -290,6 +295,7 @@ export class Desk {
     const made = await this.journal.makeBatch(shown.formula, shown.scaled, {
       treatment: this.plan.treatment(),
       stepMinutes: this.plan.stepMinutes(),
+      leftOut: this.plan.leftOut(),
     });
     this.busy.set(false);
     this.madeId.set(made?.batch.id);

@@ -182,7 +182,7 @@ export class EditFormula {
 
   private begin(base: Formula): void {
     const { name, parts, moisture } = this.form.controls;
-    for (const part of base.parts) {
+    for (const part of usualParts(base)) {
       const share = String(Number((part.share * this.shownTimes(base)).toPrecision(6)));
       parts.push(partOf(part.materialId, share));
     }
@@ -199,12 +199,25 @@ export class EditFormula {
   private read(base: Formula): Formula {
     const texts = this.texts();
     const name = requireText(texts.name, { label: 'Name' }, MOST_LINE_LETTERS);
-    const parts = texts.parts.map(({ materialId, share }, i) => {
+    const typedParts = texts.parts.map(({ materialId, share }) => {
       const material = this.materials().find((m) => m.id === materialId);
       const field = { label: `${material?.name ?? 'Ingredient'}, amount` };
       const value = parseWithin(share, { field, min: 0.001, max: 1000 }) / this.shownTimes(base);
-      return { ...base.parts[i], materialId, share: value };
+      // Whatever stands in the list goes in.
+      const { inSoak, note, strained, optional } = base.parts.find((p) => p.materialId === materialId) ?? {};
+      return {
+        materialId,
+        share: value,
+        ...(note !== undefined && { note }),
+        ...(strained && { strained }),
+        ...(inSoak && { inSoak }),
+        ...(optional === 'in' && { optional }),
+      };
     });
+    const outParts = base.parts.filter(
+      (p) => p.optional === 'out' && !typedParts.some((t) => t.materialId === p.materialId),
+    );
+    const parts: Formula['parts'] = [...typedParts, ...outParts];
     if (base.basis === 'perLiter') {
       const lead = parts.find((p) => p.materialId === base.strengthOf) ?? parts[0]!;
       const was = base.parts.find((p) => p.materialId === base.strengthOf)?.share ?? lead.share;
@@ -217,11 +230,22 @@ export class EditFormula {
   }
 }
 
+/** What goes in unless it is put in by hand for a batch. */
+function usualParts(formula: Formula): Formula['parts'] {
+  return formula.parts.filter((p) => p.optional !== 'out');
+}
+
 /** One ingredient of the usual formula of a stage, to begin with. */
 function fromScratch(stage: string, formulas: readonly Formula[]): Formula | undefined {
   const usual = formulas.find((f) => f.stage === stage && f.copyOf === undefined);
   return (
-    usual && { ...usual, name: 'My formula', parts: usual.parts.slice(-1), use: undefined, source: undefined }
+    usual && {
+      ...usual,
+      name: 'My formula',
+      parts: usualParts(usual).slice(-1),
+      use: undefined,
+      source: undefined,
+    }
   );
 }
 

@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption, type MatChipListboxChange } from '@angular/material/chips';
+import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import type { Stage } from '../../../core/index';
 import { DeskPlan } from './desk-plan';
+import { KeptPlans } from '../../data/work/kept-plans';
 
 const STAGES: readonly { stage: Stage; name: string }[] = [
   { stage: 'agar', name: 'Agar' },
@@ -15,7 +17,7 @@ const STAGES: readonly { stage: Stage; name: string }[] = [
 /** All formulas by medium, one medium open at a time, and the other sheets of the Desk. */
 @Component({
   selector: 'nw-formula-list',
-  imports: [MatButton, MatChipListbox, MatChipOption, RouterLink],
+  imports: [MatButton, MatChipListbox, MatChipOption, MatIcon, MatIconButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './formula-list.html',
   styleUrl: './formula-list.scss',
@@ -25,14 +27,16 @@ export class FormulaList {
   readonly isNarrow = input(false);
 
   protected readonly plan = inject(DeskPlan);
-  private readonly opened = signal<Stage | undefined>(undefined);
+  protected readonly kept = inject(KeptPlans);
+  /** What was taken away just now, to be put back. */
+  protected readonly takenAway = signal<string | undefined>(undefined);
 
   protected readonly groups = computed(() =>
     STAGES.map(({ stage, name }) => ({
       stage,
       name,
       formulas: this.plan.formulas().filter((f) => f.stage === stage),
-      open: stage === (this.opened() ?? this.plan.stage()),
+      open: stage === this.plan.stage(),
     })),
   );
 
@@ -45,7 +49,27 @@ export class FormulaList {
     }
   }
 
+  /** Opens a medium, with what was planned of it last. */
   protected openGroup(stage: Stage): void {
-    this.opened.set(stage);
+    this.plan.openStage(stage);
+  }
+
+  protected openPlan(id: string): void {
+    const plan = this.kept.named().find((p) => p.id === id);
+    if (plan !== undefined) {
+      this.plan.open(plan);
+    }
+  }
+
+  protected async takeAway(id: string): Promise<void> {
+    if (await this.kept.takeAway(id)) {
+      this.takenAway.set(id);
+    }
+  }
+
+  protected async putBack(id: string): Promise<void> {
+    if (await this.kept.putBack(id)) {
+      this.takenAway.set(undefined);
+    }
   }
 }

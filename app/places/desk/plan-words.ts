@@ -9,6 +9,7 @@ import {
   type ScaledPart,
 } from '../../../core/index';
 import { amountWords, literWords, measureWords, volumeWords } from '../../data/words/measure-words';
+import { eachJarWords, leadWords } from '../../data/words/each-jar';
 import type { BalanceWords } from '../../pieces/balance-bar';
 
 /** Soak in two to three volumes of water. Common practice, no source. */
@@ -33,9 +34,9 @@ export function warningWords(warning: ScaleWarning, scaled: ScaledFormula): stri
 }
 
 /** How much too much it is, and how much goes in. */
-function overFullWords({ vessel, volumeShare, vesselWetG }: ScaledFormula): string {
-  const fits = (vesselWetG * vessel.fillLimit) / volumeShare;
-  return `Over-full: it would fill ${percentWords(volumeShare, 0)} of a ${vessel.name}, of which ${percentWords(vessel.fillLimit, 0)} may be filled. ${amountWords(roundedDown(fits))} go into each.`;
+function overFullWords({ vessel, volumeShare, fillLimit, vesselWetG }: ScaledFormula): string {
+  const fits = (vesselWetG * fillLimit) / volumeShare;
+  return `Over-full: it would fill ${percentWords(volumeShare, 0)} of a ${vessel.name}, of which ${percentWords(fillLimit, 0)} may be filled. ${amountWords(roundedDown(fits))} go into each.`;
 }
 
 function roundedDown(grams: number): number {
@@ -70,7 +71,7 @@ export function strengthWords(formula: ResolvedFormula): string {
   if (isSugar(lead)) {
     return 'sugar solids';
   }
-  return lead.family === 'gel' && lead.id !== 'nutrient-agar' ? 'agar' : firstWords(lead.name);
+  return lead.family === 'gel' && lead.id !== 'nutrient-agar' ? 'agar' : leadWords(lead.name);
 }
 
 /** What stands on and beside the balance bar. */
@@ -137,14 +138,13 @@ export function waterWords(formula: ResolvedFormula, scaled: ScaledFormula): Wat
 
 /** Where the water is measured into each jar: what one jar gets. Empty elsewhere. */
 export function perJarWords(formula: ResolvedFormula, scaled: ScaledFormula): string {
-  if (formula.hydration !== 'measured-jar') {
-    return '';
-  }
-  const jars = scaled.count * (1 + scaled.spare);
-  const parts = scaled.parts.map(
-    (p) => `${measureWords(p.massG / jars, 'g', 1)} ${firstWords(p.material.name)}`,
-  );
-  return `${[...parts, `${measureWords(scaled.waterG / jars, 'g', 1)} water`].join(', ')}.`;
+  return formula.hydration === 'measured-jar'
+    ? eachJarWords(
+        scaled.parts.map((p) => ({ name: p.material.name, massG: p.massG })),
+        scaled.waterG,
+        scaled.count * (1 + scaled.spare),
+      )
+    : '';
 }
 
 /** How moist an ingredient is, what part it is, and what rounding makes of that. */
@@ -158,9 +158,8 @@ export function partWords(formula: ResolvedFormula, part: ScaledPart): string {
   }
   const moist = `${formatNumber(part.material.moisture.value * 100, 1)} % moist`;
   const lot = part.material.lot === undefined ? moist : `${part.material.lot}, ${moist}`;
+  if (part.inSoak) {
+    return `${part.note ?? 'into the soak'}, poured off with it`;
+  }
   return formula.parts.length === 1 ? lot : `${lot}, ${share}${formula.basis === 'dry' ? ' of dry' : ''}`;
-}
-
-function firstWords(name: string): string {
-  return (name.split(',')[0] ?? name).toLowerCase();
 }

@@ -134,6 +134,31 @@ describe('the Stove', () => {
       expect(stove.text()).toContain('Canner is cold.');
     });
 
+    it('tests the grain before it is called dry; a wet spot opens the next drying span', async () => {
+      for (const deed of ['Start soak', 'Start simmer', 'Drain']) {
+        await stove.press(deed);
+      }
+      expect(stove.text()).toContain('left of drying');
+      await stove.press('Wet spot');
+      expect(stove.text()).toMatch(/(9|10) minutes left of drying on, after a wet spot/);
+      await stove.press('Dry core left');
+      expect(stove.text()).toMatch(/[45] minutes left of heat for the dry core/);
+      await stove.press('Clean');
+      expect(stove.text()).not.toContain('after a wet spot');
+      await stove.press('Dry enough');
+      expect(stove.text()).toContain('Fill the jars');
+    });
+
+    it('leaves gypsum out by a press, and its last step no longer tells to stir it in', async () => {
+      await stove.press('Leave gypsum out');
+      expect(stove.text()).toContain('Left out');
+      for (const deed of ['Start soak', 'Start simmer', 'Drain', 'Dry enough']) {
+        await stove.press(deed);
+      }
+      expect(stove.text()).toContain('wipe the rims');
+      expect(stove.text()).not.toContain('Stir in the gypsum');
+    });
+
     it('refuses a drained mass that cannot be, and keeps what was typed', async () => {
       for (const deed of ['Start soak', 'Start simmer', 'Drain', 'Dry enough']) {
         await stove.press(deed);

@@ -50,6 +50,7 @@ export interface BatchView {
   readonly lastStep?: HydrationStep;
   readonly lastStepMs?: number;
   readonly tissue?: FactOf<'tissueTested'>['result'];
+  readonly tissueAtMs?: number;
   readonly weighedG?: number;
   /** Moisture that the weighing revealed. */
   readonly weighedMoisture?: number;

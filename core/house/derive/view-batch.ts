@@ -30,6 +30,7 @@ export function viewBatch(
   const steps = facts.filter((f) => f.kind === 'stepDone');
   const last = steps[steps.length - 1];
   const weighed = lastOf(facts, 'weighed');
+  const tissue = lastOf(facts, 'tissueTested');
   const mix = viewMix(batch, facts, attempt);
   const inoculatedAtMs = earliest(vessels.map((v) => v.state.inoculatedAt));
   const species = vessels.find((v) => v.species !== undefined)?.species;
@@ -46,7 +47,8 @@ export function viewBatch(
     steps,
     lastStep: last?.step,
     lastStepMs: last === undefined ? undefined : Date.parse(last.at),
-    tissue: lastOf(facts, 'tissueTested')?.result,
+    tissue: tissue?.result,
+    tissueAtMs: tissue === undefined ? undefined : Date.parse(tissue.at),
     weighedG: weighed?.massG,
     weighedMoisture:
       weighed && mix.dryMatterG !== undefined ? safeMoisture(weighed.massG, mix.dryMatterG) : undefined,
@@ -88,12 +90,23 @@ function viewMix(
   if (plan === undefined || formula === undefined || formula.basis === 'perLiter') {
     return { weighedOut, adjustments, ...(plan && { dryMatterG: plan.dryMatterG }) };
   }
-  const moistureOfPart = new Map(formula.parts.map((p) => [p.material.id, p.material.moisture.value]));
+  const leftOut = plan.leftOut ?? [];
+  const moistureOfPart = new Map(
+    [...formula.parts, ...leftOut].map(({ material }) => [material.id, material.moisture.value]),
+  );
+  // What went into the soak was poured off with it.
+  const inSoak = new Set(formula.parts.filter((p) => p.inSoak === true).map((p) => p.material.id));
   const mix = [
-    ...plan.parts.map((p) => ({
-      massG: weighedOut.get(p.materialId) ?? p.massG,
-      moisture: moistureOfPart.get(p.materialId) ?? 0,
+    ...leftOut.map(({ material }) => ({
+      massG: weighedOut.get(material.id) ?? 0,
+      moisture: material.moisture.value,
     })),
+    ...plan.parts
+      .filter((p) => !inSoak.has(p.materialId))
+      .map((p) => ({
+        massG: weighedOut.get(p.materialId) ?? p.massG,
+        moisture: moistureOfPart.get(p.materialId) ?? 0,
+      })),
     { massG: weighedOut.get(WATER) ?? plan.waterG, moisture: 1 },
     ...adjustments,
   ];

@@ -1,18 +1,26 @@
-import { hydrationProgress, stepsOf, type BatchView, type HydrationProgress } from '../../../../core/index';
+import {
+  hydrationOf,
+  type BatchView,
+  type HydrationPlan,
+  type HydrationProgress,
+} from '../../../../core/index';
 import { stepInDegrees } from '../../../data/words/in-degrees';
 
 export interface HydrationClock extends HydrationProgress {
   /** The next deed; empty when all is done. */
   readonly next: string;
-  readonly sinceMs?: number;
 }
 
 /** The clock of a batch between the sack and its vessels. */
 export function hydrationClock(view: BatchView): HydrationClock {
-  const { formula } = view.batch;
-  const progress =
-    formula === undefined
-      ? { steps: [] }
-      : hydrationProgress(stepsOf(view.batch).map(stepInDegrees), view.lastStep, view.lastStepMs);
-  return { ...progress, next: progress.following?.deed ?? '', sinceMs: view.lastStepMs };
+  const progress = hydrationOf(view) ?? { steps: [] };
+  const worded = (step?: HydrationPlan) => step && stepInDegrees(step);
+  const following = worded(progress.following);
+  return {
+    ...progress,
+    steps: progress.steps.map(stepInDegrees),
+    current: worded(progress.current),
+    following,
+    next: following?.deed ?? '',
+  };
 }

@@ -33,7 +33,7 @@ import { Pasteurize } from './pasteurize';
 import { WeighList } from './weigh-list';
 
 const TISSUE = [
-  { result: 'dry', words: 'Dry core left', hint: 'a white core inside' },
+  { result: 'dry', words: 'Dry core left', hint: 'back into hot water' },
   { result: 'right', words: 'Clean', hint: 'no wet spot in 5 s' },
   { result: 'wet', words: 'Wet spot', hint: 'let it steam on' },
 ] as const;
@@ -91,6 +91,11 @@ export class HydrationScreen {
     return (
       this.view().batch.stage === 'bulk' && (step === 'mix' || step === 'drain' || step === 'pasteurize')
     );
+  });
+  /** Before it is said to be dry enough, and until it is filled. */
+  protected readonly showsTissue = computed(() => {
+    const step = this.clock().current?.step;
+    return this.view().batch.stage === 'grain' && (step === 'drain' || step === 'dryEnough');
   });
   protected readonly byJar = computed(() => {
     const { batch } = this.view();

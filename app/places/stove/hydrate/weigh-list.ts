@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { WATER, doseFor, kitchenOf, takesUpWater, type BatchView } from '../../../../core/index';
+import {
+  WATER,
+  doseFor,
+  isOptionalPart,
+  kitchenOf,
+  takesUpWater,
+  type BatchView,
+} from '../../../../core/index';
 import { type Figure, volumeWords, weighedFigure, weighedWords } from '../../../data/words/measure-words';
+import { eachJarWords } from '../../../data/words/each-jar';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { plannedStrength } from '../cook/planned-strength';
@@ -18,6 +26,8 @@ interface Row {
   readonly kitchen: string;
   /** What the scale showed when it was ticked. */
   readonly weighedG?: number;
+  /** May be left out: it goes in as a rule, or it was left out of the plan. */
+  readonly optional?: 'in' | 'out';
 }
 
 /**
@@ -63,6 +73,10 @@ interface Row {
     .ticked .box {
       background: var(--done) linear-gradient(var(--done), var(--done));
       border-color: var(--done);
+    }
+    .per-jar {
+      padding-bottom: 8px;
+      font-size: 24px;
     }
     .ticked .tick {
       color: var(--soft);
@@ -124,8 +138,20 @@ export class WeighList {
         note: of?.note ?? '',
         kitchen: kitchenOf(of?.material, massG),
         weighedG: weighedOut.get(part.materialId),
+        ...(of !== undefined && isOptionalPart(of, formula) && { optional: 'in' as const }),
       };
     });
+    parts.push(
+      ...(plan.leftOut ?? []).map(({ material, massG }): Row => ({
+        id: material.id,
+        name: material.name,
+        massG,
+        note: 'left out of the plan',
+        kitchen: kitchenOf(material, massG),
+        weighedG: weighedOut.get(material.id),
+        optional: 'out',
+      })),
+    );
     const water: Row = {
       id: WATER,
       name: 'Water',
@@ -150,11 +176,30 @@ export class WeighList {
   protected readonly words = (massG: number): string => weighedWords(massG, this.stepG());
 
   protected tick(row: Row, massG: number): void {
-    if (row.weighedG !== undefined) {
+    if (row.weighedG !== undefined && row.weighedG > 0) {
       this.open.set(this.open() === row.id ? '' : row.id);
       return;
     }
     void this.journal.say({ kind: 'weighedOut', batchId: this.view().batch.id, materialId: row.id, massG });
+  }
+
+  /** What each jar gets, where all is measured into each. */
+  protected readonly eachJar = computed(() => {
+    const { batch, vessels, weighedOut } = this.view();
+    const { plan, formula } = batch;
+    const parts = plan?.parts.filter((p) => weighedOut.get(p.materialId) !== 0) ?? [];
+    return plan === undefined || formula?.hydration !== 'measured-jar'
+      ? ''
+      : eachJarWords(parts, plan.waterG, vessels.length * (1 + plan.spare));
+  });
+
+  protected leaveOut(row: Row): void {
+    void this.journal.say({
+      kind: 'weighedOut',
+      batchId: this.view().batch.id,
+      materialId: row.id,
+      massG: 0,
+    });
   }
 
   /** Keeps what the row that is open really weighed. */
