@@ -54,6 +54,7 @@ export {
   isWetStep,
   uptakeAfter,
   uptakeCurve,
+  likelyUptake,
   uptakeKind,
   uptakeRate,
   uptakeStages,

@@ -4,6 +4,7 @@ import {
   dryBasis,
   hydrationProgress,
   hydrationSteps,
+  likelyUptake,
   nextTime,
   pelegMoisture,
   schoolOf,
@@ -218,5 +219,21 @@ describe('next time', () => {
     // A test of an earlier step says nothing of this one.
     expect(at('wet', 1e9 - 1)).toEqual(untouched);
     expect(at('wet', 1e9).following?.step).toBe('dryEnough');
+  });
+
+  it('brings flat maize to what soaks and steeps are known for, and says where a school misses what is wanted', () => {
+    const maize = uptakeCurve(material('maize'), uptakeStages('soak-simmer', 20)).ends.map((e) => e.moisture);
+    // 14 h in the cold, and simmered after it: from memory; a steep for wet milling ends at about 45 %.
+    expect(maize[0]).toBeGreaterThan(0.27);
+    expect(maize[0]).toBeLessThan(0.36);
+    expect(maize[1]).toBeGreaterThan(0.36);
+    expect(maize[1]).toBeLessThan(0.45);
+    expect(likelyUptake(material('sorghum'), 'cold-soak', 0.5)!.gap).toBe('drier');
+    expect(likelyUptake(wheat, 'soak-simmer', 0.5)!.gap).toBeUndefined();
+    expect(likelyUptake(wheat, 'simmer-only', 0.35)!.gap).toBe('wetter');
+    expect(likelyUptake(wheat, 'measured-jar', 0.5)).toBeUndefined();
+    expect(likelyUptake(wheat, 'soak-simmer', 0.5, { minutes: { simmer: 60 } })!.moisture).toBeGreaterThan(
+      0.53,
+    );
   });
 });

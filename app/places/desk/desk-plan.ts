@@ -6,6 +6,7 @@ import {
   inCooker,
   isFilledHere,
   leftOutG,
+  likelyUptake,
   mostFill,
   optionalParts,
   roundToStep,
@@ -241,6 +242,22 @@ export class DeskPlan {
     const house = this.store.house();
     const stage = this.stage();
     return nextNumber((house?.records.batches ?? []).filter((b) => b.stage === stage).map((b) => b.number));
+  });
+
+  /** What the way of hydrating is likely to bring the first ingredient to. */
+  readonly uptake = computed(() => {
+    const [formula, household] = [this.shown()?.formula, this.store.household()];
+    const lead = formula?.stage === 'grain' ? formula.parts[0]?.material : undefined;
+    return formula === undefined || lead === undefined || household === undefined
+      ? undefined
+      : unlessRefused(
+          () =>
+            likelyUptake(lead, formula.hydration, this.moisture(), {
+              roomC: household.roomC,
+              minutes: this.stepMinutes(),
+            }),
+          undefined,
+        );
   });
 
   private readonly alike = computed(() =>

@@ -143,6 +143,14 @@ export class Desk {
   protected readonly bottleOptions = computed(() =>
     this.plan.bottles().map((b) => ({ value: b.id, words: b.plural })),
   );
+  protected readonly uptakeWords = computed(() => {
+    const gap = this.plan.uptake()?.gap;
+    return gap === undefined
+      ? ';'
+      : gap === 'drier'
+        ? ', far drier than wanted: longer, hotter, or plan it drier;'
+        : ', far wetter than wanted: shorter, or cooler;';
+  });
   protected readonly mostWords = computed(() => {
     const limit = this.plan.fillLimit();
     return limit === JAR_LIMIT ? '¾ at most' : `${percentWords(limit, 0)} at most`;
