@@ -26,10 +26,7 @@ export function tellAdditives(step: HydrationPlan, batch: WithAdditives): Hydrat
   if (formula === undefined) {
     return step;
   }
-  const parts: readonly Part[] = [
-    ...(formula.parts ?? []),
-    ...(plan?.leftOut ?? []).map(({ material }) => ({ material })),
-  ];
+  const parts: readonly Part[] = [...(formula.parts ?? []), ...(plan?.leftOut ?? [])];
   const isIn = ({ material }: Part) => {
     const isLeftOut = plan?.leftOut?.some((l) => l.material.id === material.id) === true;
     return isLeftOut ? (weighedOut?.get(material.id) ?? 0) > 0 : weighedOut?.get(material.id) !== 0;

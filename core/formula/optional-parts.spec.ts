@@ -95,5 +95,10 @@ describe('ingredients that may be left out', () => {
     const plan = { leftOut: [{ material: gypsum, massG: 22 }] };
     expect(hintsOf(bare, { plan })).not.toMatch(/gypsum/i);
     expect(hintsOf(bare, { plan, weighedOut: new Map([['gypsum', 22]]) })).toContain('Stir in the gypsum.');
+    const coffee = shipped.materials.find((m) => m.id === 'brewed-coffee')!;
+    const late = { leftOut: [{ material: coffee, massG: 200, inSoak: true as const }] };
+    expect(
+      stepsOf({ formula: rye, plan: late, weighedOut: new Map([['brewed-coffee', 200]]) })[0]!.hint,
+    ).toContain('Brewed coffee into the soak water.');
   });
 });

@@ -23,7 +23,7 @@ export const BatchPlan = z.strictObject({
   parts: z.array(z.strictObject({ materialId: Key, name: Line, massG: amount })).max(30),
   /** Optional ingredients that were left out, with what would have gone in: they can still be put in. */
   leftOut: z
-    .array(z.strictObject({ material: Material, massG: someAmount }))
+    .array(z.strictObject({ material: Material, massG: someAmount, inSoak: z.literal(true).optional() }))
     .max(30)
     .optional(),
   waterG: amount,

@@ -118,6 +118,26 @@ describe('what really went into a mix', () => {
     expect(drained(300, 560).weighedMoisture).toBeGreaterThan(0.4);
   });
 
+  it('takes in what was put in after all, but for what goes into the soak', () => {
+    const { records, view } = houseWith('rye-spawn', 'quart-jar', 4);
+    const of = (id: string) => records.materials.find((m) => m.id === id)!;
+    const leftOut = [
+      { material: of('gypsum'), massG: 9 },
+      { material: of('brewed-coffee'), massG: 200, inSoak: true as const },
+    ];
+    const [batch] = records.batches;
+    const plan = { ...batch!.plan!, leftOut, parts: batch!.plan!.parts.slice(0, 1) };
+    const bare = { ...records, batches: [{ ...batch!, plan }] };
+    const weighed = (materialId: string, massG: number) =>
+      entry(START_MS + MINUTE_MS, { kind: 'weighedOut', batchId: batch!.id, materialId, massG });
+    const mixedWith = (...more: Entry[]) =>
+      buildHouse({ ...bare, entries: [...records.entries, ...more] }).batches[0]!.mixed!.massG;
+    const withoutG = view.mixed!.massG - view.batch.plan!.parts[1]!.massG;
+    expect(mixedWith()).toBeCloseTo(withoutG, 6);
+    expect(mixedWith(weighed('gypsum', 9))).toBeCloseTo(withoutG + 9, 6);
+    expect(mixedWith(weighed('brewed-coffee', 200))).toBeCloseTo(withoutG, 6);
+  });
+
   it('is planned until it is weighed, and follows corrections', () => {
     const planned = houseWith('hardwood-bran', 'block-bag', 1);
     expect(planned.view.mixed!.moisture).toBeCloseTo(0.62, 2);

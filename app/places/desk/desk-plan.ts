@@ -426,6 +426,7 @@ export class DeskPlan {
           .filter((o) => !o.isIn)
           .map(({ part }) => ({
             material: part.material,
+            ...(part.inSoak && { inSoak: part.inSoak }),
             massG: roundToStep(
               leftOutG(part, shown.formula, shown.scaled),
               this.store.household()?.scaleStepG ?? 1,

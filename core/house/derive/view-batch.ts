@@ -90,11 +90,11 @@ function viewMix(
   if (plan === undefined || formula === undefined || formula.basis === 'perLiter') {
     return { weighedOut, adjustments, ...(plan && { dryMatterG: plan.dryMatterG }) };
   }
-  const leftOut = plan.leftOut ?? [];
+  // What went into the soak was poured off with it.
+  const leftOut = (plan.leftOut ?? []).filter((p) => p.inSoak !== true);
   const moistureOfPart = new Map(
     [...formula.parts, ...leftOut].map(({ material }) => [material.id, material.moisture.value]),
   );
-  // What went into the soak was poured off with it.
   const inSoak = new Set(formula.parts.filter((p) => p.inSoak === true).map((p) => p.material.id));
   const mix = [
     ...leftOut.map(({ material }) => ({
