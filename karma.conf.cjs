@@ -5,7 +5,7 @@ module.exports = (config) => {
     frameworks: ['jasmine'],
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
     // A slow machine is no defect: only what hangs may fail by time.
-    client: { jasmine: { random: true, seed: 4711, timeoutInterval: 20_000 } },
+    client: { jasmine: { random: true, seed: 4711, timeoutInterval: 60_000 } },
     browserNoActivityTimeout: 180_000,
     reporters: ['progress'],
     browsers: ['HouseChromium'],
