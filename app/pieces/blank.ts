@@ -133,25 +133,21 @@ export class BlankNumber {
       [cdkConnectedOverlayOrigin]="origin"
       [cdkConnectedOverlayOpen]="isOpen()"
       (backdropClick)="close()"
-      (overlayKeydown)="closingKeys.has($event.key) ? close() : null"
       (attach)="take()"
       ><ul
         #list
         class="choices"
         cdkListbox
+        [tabindex]="0"
         [id]="id"
         [attr.aria-label]="name()"
         [cdkListboxValue]="[value()]"
         (cdkListboxValueChange)="choose($event.value)"
+        (click)="close()"
+        (keydown)="closingKeys.has($event.key) ? close() : null"
       >
         @for (option of options(); track option.value) {
-          <li
-            [cdkOption]="option.value"
-            tabindex="-1"
-            [textContent]="option.words"
-            (click)="close()"
-            (keydown.enter)="close()"
-          ></li>
+          <li [cdkOption]="option.value" tabindex="-1" [textContent]="option.words"></li>
         }</ul
     ></ng-template>`,
   styleUrl: './blank.scss',

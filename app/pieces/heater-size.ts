@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import * as z from 'zod';
 import {
+  capital,
   WALL_KINDS,
   formatNumber,
   heatNeed,
@@ -22,7 +23,6 @@ import { fieldText } from '../data/words/measure-words';
 import { thermometerWords } from '../data/words/words';
 import { formOf, rangeOf, typedNumber } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
-import { capital } from '../data/words/capital';
 import { valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
 

@@ -84,26 +84,56 @@ describe('a blank in the sentence', () => {
     ];
     const { fixture, host } = await render(BlankChoice, { name: 'Fill', value: 'b', options });
     const box = host.querySelector<HTMLElement>('[role=combobox]')!;
+    const takeHalf = async () => {
+      box.click();
+      await fixture.whenStable();
+      [...document.querySelectorAll<HTMLElement>('[role=option]')]
+        .find((o) => o.textContent === 'half')!
+        .click();
+      await fixture.whenStable();
+    };
     expect(box.textContent).toBe('two thirds');
     expect(box.getAttribute('aria-label')).toBe('Fill');
-    box.click();
-    await fixture.whenStable();
-    [...document.querySelectorAll<HTMLElement>('[role=option]')]
-      .find((o) => o.textContent === 'half')!
-      .click();
-    await fixture.whenStable();
+    await takeHalf();
     expect(fixture.componentInstance.value()).toBe('a');
     expect(document.querySelector('[role=listbox]')).toBeNull();
     expect(box.textContent).toBe('half');
     // What is chosen already closes the list just as well.
-    box.click();
-    await fixture.whenStable();
-    [...document.querySelectorAll<HTMLElement>('[role=option]')]
-      .find((o) => o.textContent === 'half')!
-      .click();
-    await fixture.whenStable();
+    await takeHalf();
     expect(document.querySelector('[role=listbox]')).toBeNull();
     expect(fixture.componentInstance.value()).toBe('a');
+  });
+
+  it('takes a choice by keys alone, and gives the focus back', async () => {
+    const options = [
+      { value: 'a', words: 'half' },
+      { value: 'b', words: 'two thirds' },
+    ];
+    const { fixture, host } = await render(BlankChoice, { name: 'Fill', value: 'b', options });
+    const box = host.querySelector<HTMLElement>('[role=combobox]')!;
+    const key = async (name: string, keyCode: number) => {
+      document.activeElement!.dispatchEvent(
+        new KeyboardEvent('keydown', { key: name, keyCode, bubbles: true }),
+      );
+      await fixture.whenStable();
+    };
+    const open = async () => {
+      box.click();
+      await fixture.whenStable();
+      await new Promise((done) => setTimeout(done));
+      expect(document.activeElement?.textContent).toContain('two thirds');
+    };
+    await open();
+    await key('ArrowUp', 38);
+    await key('Escape', 27);
+    expect(fixture.componentInstance.value()).toBe('b');
+    expect(document.activeElement).toBe(box);
+    await open();
+    await key('ArrowUp', 38);
+    await key('Enter', 13);
+    expect(fixture.componentInstance.value()).toBe('a');
+    expect(document.querySelector('[role=listbox]')).toBeNull();
+    expect(document.activeElement).toBe(box);
   });
 });
 

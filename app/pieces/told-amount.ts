@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { FormControl, FormGroup } from '@angular/forms';
 import {
+  capital,
   countingsOf,
   unitOf,
   unitsEach,
@@ -19,7 +20,6 @@ import {
   type Holds,
   type VesselType,
 } from '../../core/index';
-import { capital } from '../data/words/capital';
 import { checkedBy, typedNumber } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
 import { valueOf } from './form/form-state';

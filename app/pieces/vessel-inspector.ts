@@ -16,6 +16,7 @@ import { RouterLink } from '@angular/router';
 import { FormControl } from '@angular/forms';
 import { format } from 'date-fns';
 import {
+  capital,
   BrothLook,
   DAY_MS,
   Contaminant,
@@ -42,7 +43,6 @@ import {
   type VesselView,
 } from '../../core/index';
 import { HouseStore } from '../data/store/house-store';
-import { capital } from '../data/words/capital';
 import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
 import { Journal } from '../data/journal/journal';

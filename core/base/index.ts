@@ -11,3 +11,4 @@ export type {
   Refusals,
   WantedOfVessel,
 } from './refusals.js';
+export { capital, leadWords, uncapital } from './wording.js';

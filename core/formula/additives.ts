@@ -1,6 +1,7 @@
+import { capital, leadWords } from '../base/wording.js';
 import type { BatchPlan } from '../record/batch.js';
 import type { HydrationMethod, Material } from '../record/definitions.js';
-import type { HydrationPlan } from './hydration-plan.js';
+import { SOAKS_ADDITIVES, type HydrationPlan } from './hydration-plan.js';
 
 interface Part {
   readonly material: Material;
@@ -13,9 +14,6 @@ export interface WithAdditives {
   readonly plan?: Pick<BatchPlan, 'leftOut'>;
   readonly weighedOut?: ReadonlyMap<string, number>;
 }
-
-/** Of this school gypsum goes into the soak, and is not stirred in once more. */
-const GYPSUM_IN_SOAK: HydrationMethod = 'soak-gypsum-coffee';
 
 /**
  * Tells each additive of grain once, at the step where it goes in: into the soak, into each jar, or stirred in before filling.
@@ -32,7 +30,7 @@ export function tellAdditives(step: HydrationPlan, batch: WithAdditives): Hydrat
     return isLeftOut ? (weighedOut?.get(material.id) ?? 0) > 0 : weighedOut?.get(material.id) !== 0;
   };
   const additives = parts.filter(isIn).filter(({ material }) => isAdditive(material));
-  const soaked = additives.filter((p) => p.inSoak === true || formula.hydration === GYPSUM_IN_SOAK);
+  const soaked = additives.filter((p) => p.inSoak === true || formula.hydration === SOAKS_ADDITIVES);
   const stirredIn = additives.filter((p) => !soaked.includes(p));
   if (step.step === 'soak' && soaked.length > 0) {
     return { ...step, hint: `${capital(list(soaked))} into the soak water. ${step.hint}` };
@@ -50,15 +48,8 @@ function isAdditive({ family }: Material): boolean {
   return family === 'mineral' || family === 'liquid';
 }
 
-function list(parts: readonly Part[]): string {
-  return parts
-    .map(({ material }) => material.name.split(',')[0]!.toLowerCase())
-    .reduce(
-      (all, name, i) => (i === 0 ? name : i === parts.length - 1 ? `${all} and ${name}` : `${all}, ${name}`),
-      '',
-    );
-}
+const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
+function list(parts: readonly Part[]): string {
+  return AND.format(parts.map(({ material }) => leadWords(material.name)));
 }

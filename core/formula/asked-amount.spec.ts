@@ -1,5 +1,12 @@
 import * as fc from 'fast-check';
-import { isRefusal, resolveFormula, scaleFormula, shippedDefinitions, type SolidFormula } from '../index.js';
+import {
+  amountOf,
+  isRefusal,
+  resolveFormula,
+  scaleFormula,
+  shippedDefinitions,
+  type SolidFormula,
+} from '../index.js';
 import type { AskedAmount } from '../record/plan.js';
 import { START_MS } from '../testing/sample-house.js';
 
@@ -46,6 +53,14 @@ describe('asking by what one has', () => {
       6,
     );
     expect(scaled('hardwood-bran', 'block-bag', { by: 'wetEach', massG: 1800 }, 6).vesselWetG).toBe(1800);
+  });
+
+  it('stays as it is when it is asked for by what it comes to', () => {
+    for (const by of ['leadEach', 'wetEach', 'wetTotal', 'partTotal'] as const) {
+      const plan = scaled('rye-spawn', 'quart-jar', { by: 'leadEach', massG: 227 });
+      const again = scaled('rye-spawn', 'quart-jar', amountOf(by, plan, 'gypsum'));
+      expect(again.wetG).withContext(by).toBeCloseTo(plan.wetG, 6);
+    }
   });
 
   it('says what is asked for, and the range of it, where a jar would be nearly empty or too full', () => {

@@ -1,5 +1,4 @@
 import { requireWithin } from '../base/errors.js';
-import type { Field } from '../base/refusals.js';
 import type { SolidFormula, Stage, VesselType } from '../record/definitions.js';
 import type { AskedAmount } from '../record/plan.js';
 
@@ -36,20 +35,13 @@ export function askedWetEachG(amount: AskedAmount, planned: Planned): number {
   const most = vessel.finishedG === undefined ? mostFill(vessel, formula.stage) : MOST_OF_BAG;
   const range = (fill: number) => fill * vessel.capacityMl * gPerMl * perWetG;
   requireWithin(amount.massG, {
-    field: FIELDS[amount.by],
+    field: amount.by,
     min: range(LEAST_FILL),
     max: range(most) * (1 + 1e-9),
     unit: ' g',
   });
   return amount.massG / perWetG;
 }
-
-const FIELDS: Readonly<Record<AskedAmount['by'], Field>> = {
-  leadEach: 'leadEach',
-  wetEach: 'wetEach',
-  partTotal: 'partTotal',
-  wetTotal: 'wetTotal',
-};
 
 /** How many grams of what is asked for go with each gram of finished medium in a vessel. */
 function perWetEachG(amount: AskedAmount, { formula, count, spare, partPerWetG }: Planned): number {

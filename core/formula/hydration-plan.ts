@@ -1,3 +1,4 @@
+import type { HydrationMethod } from '../record/definitions.js';
 import type { HydrationStep } from '../record/entry.js';
 
 /** A step of getting a medium ready. Pressing its deed starts the step and, by that, ends the one before. */
@@ -22,3 +23,6 @@ export function minutes(usual: number, least: number, most: number): HydrationPl
 
 export const HOT =
   'Steam and simmering water burn. Long sleeves, lid away from the face, no child near the pot.';
+
+/** The school whose gypsum and coffee go into the soak: neither is stirred in once more. */
+export const SOAKS_ADDITIVES: HydrationMethod = 'soak-gypsum-coffee';

@@ -26,6 +26,7 @@ export { nextTime, type NextTime, type PastBatch } from './next-time.js';
 export { dryBasis, pelegMoisture, wetBasis } from './peleg.js';
 export { nextDrops, type PhAdvice, type PhReading } from './ph-drops.js';
 export { JAR_LIMIT } from './shipped-jars.js';
+export { amountOf } from './amount-of.js';
 export { mostFill } from './asked-amount.js';
 export { mixMoisture, waterToAdd, weighedMoisture, type MoistPart } from './moisture.js';
 export { reasonForMoisture, reasonForPart, reasonForWater, type Reason, type ReasonStep } from './reasons.js';
@@ -33,6 +34,7 @@ export {
   isOptionalPart,
   leftOutG,
   optionalParts,
+  usualParts,
   withOptional,
   type OptionalPart,
 } from './optional-parts.js';

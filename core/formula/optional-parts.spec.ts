@@ -1,5 +1,4 @@
 import {
-  hydrationSteps,
   optionalParts,
   resolveFormula,
   scaleFormula,
@@ -27,7 +26,7 @@ function planned(
   chosen: Readonly<Record<string, boolean>> = {},
 ): ResolvedFormula {
   const schooled = withSchool(formula, method);
-  return withOptional(schooled, optionalParts(schooled, chosen, hydrationSteps(method)));
+  return withOptional(schooled, optionalParts(schooled, chosen));
 }
 const ids = ({ parts }: ResolvedFormula) => parts.map((p) => p.material.id);
 const hintsOf = (formula: ResolvedFormula, more: object = {}) =>

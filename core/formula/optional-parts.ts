@@ -1,11 +1,10 @@
-import type { HydrationMethod, ResolvedFormula } from '../record/definitions.js';
-import type { HydrationPlan } from './hydration-plan.js';
+import type { Formula, ResolvedFormula } from '../record/definitions.js';
+import { SOAKS_ADDITIVES } from './hydration-plan.js';
+import { hydrationSteps } from './hydration.js';
 import type { ScaledFormula } from './scaled-formula.js';
 
 type Part = ResolvedFormula['parts'][number];
 
-/** The school that has coffee in its name. */
-const COFFEE_SCHOOL: HydrationMethod = 'soak-gypsum-coffee';
 /** In any formula it may be left out: it keeps kernels apart and feeds nothing. Common practice, no source. */
 const ALWAYS_OPTIONAL = 'gypsum';
 
@@ -21,9 +20,8 @@ export interface OptionalPart {
 export function optionalParts(
   formula: ResolvedFormula,
   chosen: Readonly<Record<string, boolean>>,
-  steps: readonly Pick<HydrationPlan, 'step'>[],
 ): readonly OptionalPart[] {
-  const isSoaked = steps.some((s) => s.step === 'soak');
+  const isSoaked = hydrationSteps(formula.hydration).some((s) => s.step === 'soak');
   return formula.parts
     .filter((part) => isOptionalPart(part, formula) && (isSoaked || part.inSoak !== true))
     .map((part) => ({ part, isIn: chosen[part.material.id] ?? isUsuallyIn(part, formula) }));
@@ -34,14 +32,23 @@ export function isOptionalPart({ optional, material }: Part, { parts }: Resolved
   return optional !== undefined || (material.id === ALWAYS_OPTIONAL && parts.length > 1);
 }
 
-function isUsuallyIn({ optional, inSoak }: Part, { hydration }: ResolvedFormula): boolean {
-  return optional !== 'out' || (inSoak === true && hydration === COFFEE_SCHOOL);
+function isUsuallyIn(part: Part, { hydration }: ResolvedFormula): boolean {
+  return goesIn(part) || (part.inSoak === true && hydration === SOAKS_ADDITIVES);
+}
+
+function goesIn({ optional }: Pick<Part, 'optional'>): boolean {
+  return optional !== 'out';
+}
+
+/** What goes into a formula unless it is put in by hand. */
+export function usualParts(formula: Formula): Formula['parts'] {
+  return formula.parts.filter(goesIn);
 }
 
 /** The formula with only what goes in. */
 export function withOptional<F extends ResolvedFormula>(formula: F, optional: readonly OptionalPart[]): F {
-  const isIn = new Map(optional.map((o) => [o.part, o.isIn]));
-  const parts = formula.parts.filter((p) => isIn.get(p) ?? !isOptionalPart(p, formula));
+  const chosen = new Map(optional.map((o) => [o.part, o.isIn]));
+  const parts = formula.parts.filter((p) => chosen.get(p) ?? !isOptionalPart(p, formula));
   return { ...formula, parts };
 }
 

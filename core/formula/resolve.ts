@@ -1,5 +1,6 @@
 import { CoreError } from '../base/errors.js';
 import { asMeasured } from '../material/effective.js';
+import { usualParts } from './optional-parts.js';
 import type { Formula, Material, ResolvedFormula } from '../record/definitions.js';
 
 /**
@@ -12,8 +13,8 @@ export function resolveFormula(
   materials: readonly Material[],
   which: 'usual' | 'all' = 'usual',
 ): ResolvedFormula {
-  const isWanted = ({ optional }: Formula['parts'][number]) => which === 'all' || optional !== 'out';
-  const parts = formula.parts.filter(isWanted).map(({ materialId, ...part }) => {
+  const wanted = which === 'all' ? formula.parts : usualParts(formula);
+  const parts = wanted.map(({ materialId, ...part }) => {
     const material = materials.find((m) => m.id === materialId);
     if (material === undefined) {
       throw new CoreError('not-found', { what: 'material', id: materialId });

@@ -1,7 +1,6 @@
 import * as z from 'zod';
-import { Treatment } from './batch.js';
+import { BatchPlan, Treatment } from './batch.js';
 import { HydrationMethod, Stage, definition } from './definitions.js';
-import { HydrationStep } from './entry.js';
 import { Key, Line } from './ids.js';
 
 /**
@@ -33,7 +32,7 @@ export const PlanChoices = z.strictObject({
   method: HydrationMethod.optional(),
   treatment: Treatment.optional(),
   spare: z.number().optional(),
-  stepMinutes: z.partialRecord(HydrationStep, z.number().min(1).max(2880)).optional(),
+  stepMinutes: BatchPlan.shape.stepMinutes,
   /** What of the first ingredient, or of the volume, is there. */
   there: z.number().optional(),
   /** Optional ingredients by key: whether they go in. */

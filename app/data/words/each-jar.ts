@@ -1,3 +1,4 @@
+import { leadWords } from '../../../core/base/wording';
 import { measureWords } from './measure-words';
 
 /** "200 g brown rice, 2 g gypsum, 120 g water.": what one of so many jars gets when all is measured into each. */
@@ -10,9 +11,4 @@ export function eachJarWords(
     ({ name, massG }) => `${measureWords(massG / jars, 'g', massG / jars < 20 ? 1 : 0)} ${leadWords(name)}`,
   );
   return `${each.join(', ')}.`;
-}
-
-/** The name of an ingredient inside a sentence, without what stands behind its comma: "rye", "hardwood pellets". */
-export function leadWords(name: string): string {
-  return (name.split(',')[0] ?? name).toLowerCase();
 }

@@ -1,6 +1,6 @@
 import { groupBy } from '../../../core/base/collections';
 import type { Held } from '../../../core/index';
-import { uncapital } from './capital';
+import { uncapital } from '../../../core/base/wording';
 import { verdictWord } from './verdict-word';
 
 /** What is held against a transfer, as a sentence with its reason. */

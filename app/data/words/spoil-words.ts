@@ -1,5 +1,5 @@
 import type { Spoilage } from '../../../core/index';
-import { capital } from './capital';
+import { capital } from '../../../core/base/wording';
 import { formatNumber } from '../../../core/quantity/format';
 import type { Tone } from './heat-words';
 

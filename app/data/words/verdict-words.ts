@@ -1,5 +1,5 @@
 import type { CookVerdict, Spoilage, VerdictReason } from '../../../core/index';
-import { uncapital } from './capital';
+import { uncapital } from '../../../core/base/wording';
 import type { Tone } from './heat-words';
 import { eachWords, spoilWords } from './spoil-words';
 import { verdictWord } from './verdict-word';

@@ -44,7 +44,6 @@ export class KeptPlans {
   onDesk(stage?: Stage): Plan | undefined {
     return this.rows()
       .filter((p) => p.name === undefined)
-      .map((p) => newer(p, this.unread()[p.stage]))
       .concat(Object.values(this.unread()))
       .filter((p) => stage === undefined || p.stage === stage)
       .reduce<Plan | undefined>(newer, undefined);

@@ -1,6 +1,6 @@
+import { capital } from '../../../core/index';
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { capital } from '../../data/words/capital';
 import type { Choice } from './choice-field';
 
 /** What can be chosen, in the words that there are for it. */

@@ -11,6 +11,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
+  capital,
   MINUTE_MS,
   SpawnLies,
   USUAL_OPEN_AT_ONCE,
@@ -30,7 +31,6 @@ import { Bursts } from '../../data/devices/bursts';
 import { Scans } from '../../data/devices/scans';
 import { Journal, type Said } from '../../data/journal/journal';
 import { HouseStore } from '../../data/store/house-store';
-import { capital } from '../../data/words/capital';
 import { MISHAP_WORDS } from '../../data/words/culture-words';
 import { SPAWN_LIES_WORDS } from '../../data/words/look-words';
 import { PROMPT_DONE, PROMPT_WORDS, closeWords, howWords, nounOf } from '../../data/words/transfer-words';

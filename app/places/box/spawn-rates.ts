@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
+  capital,
   SPAWN_PARTS,
   SPAWN_SHARES,
   MOST_ROOM_TO_MIX,
@@ -15,7 +16,6 @@ import {
   type SpawnRate,
   type Spawning,
 } from '../../../core/index';
-import { capital } from '../../data/words/capital';
 import { amountWords } from '../../data/words/measure-words';
 import { AskNumber } from '../../pieces/form/ask-number';
 import { Chips } from '../../pieces/form/chips';

@@ -2,7 +2,6 @@ import { DestroyRef, Injectable, computed, inject, linkedSignal, signal, untrack
 import {
   adviseTreatment,
   costOf,
-  hydrationSteps,
   inCooker,
   isFilledHere,
   leftOutG,
@@ -135,9 +134,7 @@ export class DeskPlan {
   /** What may be left out or put in, and whether it goes in. */
   readonly optional = computed<readonly OptionalPart[]>(() => {
     const formula = this.schooled();
-    return formula === undefined
-      ? []
-      : optionalParts(formula, this.chosen().optional ?? {}, hydrationSteps(formula.hydration));
+    return formula === undefined ? [] : optionalParts(formula, this.chosen().optional ?? {});
   });
   /** As it is planned: with the chosen school in its name, and only what goes in. */
   readonly formula = computed(() => {
@@ -340,6 +337,12 @@ export class DeskPlan {
     }
   });
 
+  /** Under what the plan on the Desk is kept, just as it is. */
+  readonly keptAs = computed(() => {
+    const { formulaId, choices } = this.current();
+    return this.plans.named().find((p) => p.formulaId === formulaId && isSame(p.choices, choices));
+  });
+
   constructor() {
     inject(DestroyRef).onDestroy(() => {
       this.plans.flush();
@@ -396,12 +399,6 @@ export class DeskPlan {
       this.lay({ formulaId, choices });
     }
   }
-
-  /** Under what the plan on the Desk is kept, just as it is. */
-  readonly keptAs = computed(() => {
-    const { formulaId, choices } = this.current();
-    return this.plans.named().find((p) => p.formulaId === formulaId && isSame(p.choices, choices));
-  });
 
   /** Lays a plan that was kept by name on the Desk. */
   open({ formulaId, choices }: Plan): void {

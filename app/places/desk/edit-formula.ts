@@ -24,6 +24,7 @@ import {
   requireWithin,
   resolveFormula,
   scaleFormula,
+  usualParts,
   vesselsFor,
   type Figure,
   type Formula,
@@ -228,11 +229,6 @@ export class EditFormula {
     const moisture = requireWithin(parseIn(texts.moisture, 'moisture', '%') / 100, MOISTURE_RULE);
     return { ...base, name, parts, targetMoisture: around(moisture, base.targetMoisture) };
   }
-}
-
-/** What goes in unless it is put in by hand for a batch. */
-function usualParts(formula: Formula): Formula['parts'] {
-  return formula.parts.filter((p) => p.optional !== 'out');
 }
 
 /** One ingredient of the usual formula of a stage, to begin with. */

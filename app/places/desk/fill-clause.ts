@@ -1,8 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { innerRadiusMm, pourDepthMm, pourVolumeMl, type AskedAmount } from '../../../core/index';
+import {
+  leadWords,
+  amountOf,
+  innerRadiusMm,
+  pourDepthMm,
+  pourVolumeMl,
+  type AskedAmount,
+} from '../../../core/index';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { DeskPlan } from './desk-plan';
-import { leadWords } from '../../data/words/each-jar';
 
 /** What is hardly ever meant otherwise than by a word. */
 const SHARES = [
@@ -14,6 +20,8 @@ const SHARES = [
 ] as const;
 const SAME_SHARE = 0.005;
 const ANY_SHARE = 'share';
+/** No vessel of a kitchen is deeper than a meter. */
+const MOST_DEPTH_MM = 1000;
 
 /** "filled two thirds,": how full vessels are, or by what else it is asked how much goes into them. */
 @Component({
@@ -59,7 +67,7 @@ const ANY_SHARE = 'share';
         ><nw-blank-number
           [name]="massName()"
           unit="g"
-          [decimals]="massG()! < 100 ? 1 : 0"
+          [decimals]="decimalsFor(massG()!)"
           [value]="massG()!"
           (valueChange)="setMass($event)"
           (problemChange)="plan.note('fill', $event)"
@@ -70,6 +78,7 @@ const ANY_SHARE = 'share';
 export class FillClause {
   protected readonly plan = inject(DeskPlan);
   protected readonly anyShare = ANY_SHARE;
+  protected readonly decimalsFor = decimalsFor;
   /** *To* was chosen while the share is one that has a word. */
   private readonly isExact = signal(false);
 
@@ -84,12 +93,10 @@ export class FillClause {
       ...(this.isByMass()
         ? []
         : [
-            ...SHARES.filter((f) => f.value <= limit + 1e-9 && (f.value <= 0.75 || limit > 0.75)).map(
-              (f) => ({
-                value: String(f.value),
-                words: f.words,
-              }),
-            ),
+            ...SHARES.filter((f) => f.value <= limit + 1e-9).map((f) => ({
+              value: String(f.value),
+              words: f.words,
+            })),
             { value: ANY_SHARE, words: 'to' },
           ]),
       ...(lead === undefined
@@ -152,20 +159,9 @@ export class FillClause {
     } else if (scaled !== undefined && value === ANY_SHARE) {
       this.plan.change({ fill: rounded(scaled.fill, 2) });
     } else if (scaled !== undefined) {
-      const jars = scaled.count * (1 + scaled.spare);
       const [by, materialId] = value.split(' ') as [AskedAmount['by'], string?];
-      const part = scaled.parts.find((p) => p.material.id === materialId) ?? scaled.parts[0]!;
-      const massG = {
-        leadEach: scaled.parts[0]!.massG / jars,
-        wetEach: scaled.vesselWetG,
-        partTotal: part.massG,
-        wetTotal: scaled.wetG,
-      }[by];
-      this.ask({
-        by,
-        massG: rounded(massG, massG < 100 ? 1 : 0),
-        ...(materialId && { materialId }),
-      } as AskedAmount);
+      const amount = amountOf(by, scaled, materialId);
+      this.ask({ ...amount, massG: rounded(amount.massG, decimalsFor(amount.massG)) });
     }
   }
 
@@ -175,7 +171,7 @@ export class FillClause {
 
   protected setDepth(depthMm: number): void {
     const [diameterMm, { capacityMl } = {}] = [this.diameterMm(), this.vessel()];
-    if (diameterMm !== undefined && capacityMl !== undefined && depthMm > 0 && depthMm <= 1000) {
+    if (diameterMm !== undefined && capacityMl !== undefined && depthMm > 0 && depthMm <= MOST_DEPTH_MM) {
       this.plan.change({ fill: pourVolumeMl(depthMm, diameterMm) / capacityMl });
     }
   }
@@ -183,6 +179,11 @@ export class FillClause {
   private ask(amount: AskedAmount): void {
     this.plan.change({ amount });
   }
+}
+
+/** Below a hundred grams a tenth of one is worth typing. Our choice. */
+function decimalsFor(massG: number): number {
+  return massG < 100 ? 1 : 0;
 }
 
 function rounded(value: number, decimals: number): number {

@@ -1,4 +1,6 @@
 import {
+  leadWords,
+  uncapital,
   formatNumber,
   isSugar,
   percentWords,
@@ -9,7 +11,7 @@ import {
   type ScaledPart,
 } from '../../../core/index';
 import { amountWords, literWords, measureWords, volumeWords } from '../../data/words/measure-words';
-import { eachJarWords, leadWords } from '../../data/words/each-jar';
+import { eachJarWords } from '../../data/words/each-jar';
 import type { BalanceWords } from '../../pieces/balance-bar';
 
 /** Soak in two to three volumes of water. Common practice, no source. */
@@ -46,7 +48,7 @@ const ROUND_G = 50;
 
 /** What is made, inside the sentence: "malt 2 % agar", "wheat spawn", "rice for Cordyceps". */
 export function mediumWords(formula: ResolvedFormula): string {
-  const name = formula.name.charAt(0).toLowerCase() + formula.name.slice(1);
+  const name = uncapital(formula.name);
   switch (formula.stage) {
     case 'agar':
       return name.endsWith('agar') ? name : `${name} agar`;

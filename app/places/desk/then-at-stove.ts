@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
+import { capital, boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
 import {
   amountWords,
   literWords,
@@ -12,7 +12,6 @@ import {
 } from '../../data/words/measure-words';
 import { HouseStore } from '../../data/store/house-store';
 import { moneyWords } from '../../data/words/words';
-import { capital } from '../../data/words/capital';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {

@@ -12,6 +12,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
+  capital,
   FlushQuality,
   FlushUse,
   blockDryMassG,
@@ -31,7 +32,6 @@ import {
   EMPTY_HOUSE,
   allReadyToInoculate,
 } from '../../../core/index';
-import { capital } from '../../data/words/capital';
 import { OPENING_WORDS, QUALITY_WORDS, USE_WORDS } from '../../data/words/look-words';
 import { roomWords } from '../../data/views/room-words';
 import { listed } from '../../data/words/listed';

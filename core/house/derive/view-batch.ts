@@ -92,9 +92,7 @@ function viewMix(
   }
   // What went into the soak was poured off with it.
   const leftOut = (plan.leftOut ?? []).filter((p) => p.inSoak !== true);
-  const moistureOfPart = new Map(
-    [...formula.parts, ...leftOut].map(({ material }) => [material.id, material.moisture.value]),
-  );
+  const moistureOfPart = new Map(formula.parts.map((p) => [p.material.id, p.material.moisture.value]));
   const inSoak = new Set(formula.parts.filter((p) => p.inSoak === true).map((p) => p.material.id));
   const mix = [
     ...leftOut.map(({ material }) => ({

@@ -26,8 +26,8 @@ interface Row {
   readonly kitchen: string;
   /** What the scale showed when it was ticked. */
   readonly weighedG?: number;
-  /** May be left out: it goes in as a rule, or it was left out of the plan. */
-  readonly optional?: 'in' | 'out';
+  /** Goes in as a rule, and may be left out. */
+  readonly mayStayOut?: boolean;
 }
 
 /**
@@ -138,7 +138,7 @@ export class WeighList {
         note: of?.note ?? '',
         kitchen: kitchenOf(of?.material, massG),
         weighedG: weighedOut.get(part.materialId),
-        ...(of !== undefined && isOptionalPart(of, formula) && { optional: 'in' as const }),
+        mayStayOut: of !== undefined && isOptionalPart(of, formula),
       };
     });
     parts.push(
@@ -149,7 +149,6 @@ export class WeighList {
         note: 'left out of the plan',
         kitchen: kitchenOf(material, massG),
         weighedG: weighedOut.get(material.id),
-        optional: 'out',
       })),
     );
     const water: Row = {
