@@ -4,7 +4,7 @@ import { MOST_HELD } from '../record/culture.js';
 import type { VesselType } from '../record/definitions.js';
 import type { Layer, RepotHow, Said } from '../record/entry.js';
 import type { VesselId } from '../record/ids.js';
-import { blockDryMassG } from '../yield/block-dry-mass.js';
+import { blockDryMassG, type BuiltHouse } from '../yield/block-dry-mass.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import type { NewCulture } from '../house/make.js';
 import { lastFraction, vesselsInHand } from '../house/running.js';
@@ -68,13 +68,16 @@ export function vesselsToTake(sources: readonly VesselView[], vessel: VesselType
  * Works out what becomes of it: dry matter, water and spawn go along.
  * @throws CoreError `out-of-range` where there is nothing, or too many vessels for it
  */
-export function repot({ sources, vessel, count, how, perliteMm, casing }: Repotting): Repotted {
+export function repot(
+  { sources, vessel, count, how, perliteMm, casing }: Repotting,
+  house: BuiltHouse,
+): Repotted {
   requireWithin(count, { field: 'count', min: 1, max: 500, whole: true });
   const wetG = massOf(sources);
   requireWithin(wetG, { field: 'mass', min: 1, max: MOST_HELD, unit: ' g' });
   const eachG = wetG / count;
   const depthMm = depthOf(eachG / G_PER_ML[how], vessel);
-  const dryG = sources.reduce((sum, v) => sum + blockDryMassG(v) * restOf(v), 0);
+  const dryG = sources.reduce((sum, v) => sum + blockDryMassG(v, house) * restOf(v), 0);
   return {
     culture: {
       stage: 'bulk',

@@ -75,7 +75,7 @@ export class DemoBuilder {
 
   /** What has run is moved into other vessels. */
   repot(atMs: number, number: number, repotting: Repotting, place: string): readonly VesselId[] {
-    const repotted = repot(repotting);
+    const repotted = repot(repotting, buildHouse(this.records));
     const ids = this.keep(receiveCulture(repotted.culture, number, this.context(atMs)));
     repotSaid(repotted, repotting, [...ids], place).forEach((said, i) => {
       this.say(atMs + 1 + i, said);

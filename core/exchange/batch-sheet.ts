@@ -90,7 +90,10 @@ export function batchSheet(
         what: takesUpWater(formula.hydration) ? 'Water taken up' : 'Water',
         mass: words.mass(plan.waterG, options.decimals),
         kitchen: words.volume(plan.waterG),
-        note: '',
+        note:
+          formula.hydration === 'extract' && plan.volumeMl !== undefined
+            ? `to begin with; about ${words.volume(plan.volumeMl)} are left`
+            : '',
       },
     ],
     steps: [

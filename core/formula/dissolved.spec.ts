@@ -78,6 +78,23 @@ describe('scaling agar and broth', () => {
     expect(scaled.wetG).toBeCloseTo(1000 + 200 * 0.03 + 20 + 20, 6);
   });
 
+  it('begins an extract with what boils away, a fifth of it, and nothing else', () => {
+    const potato = formula('kitchen-potato-agar');
+    const scaled = scaleFormula(potato, { vessel: dish, count: 20, eachMl: 20, spare: 0 });
+    expect(scaled.waterRoundedG).toBe(500);
+    expect([scaled.waterG, scaled.dissolved?.volumeMl]).toEqual([400, 400]);
+    // 15 to 25 % of it gone leaves 375 to 425 ml.
+    expect(scaled.dissolved?.startMl).toBe(500);
+    expect(scaled.parts.find((p) => p.material.id === 'agar')!.roundedG)
+      .withContext('on what is left')
+      .toBe(9);
+    expect(scaled.predictedMoisture).toBeCloseTo(scaled.moisture, 2);
+    const words = reasonForWater(potato, scaled).steps.map((s) => `${s.text}: ${s.result}`);
+    expect(words).toContain('20 % of it boil away in 30 min, so begin with: 500 ml');
+    const malt = scaleFormula(formula('malt-agar'), { vessel: dish, count: 20, eachMl: 20, spare: 0 });
+    expect([malt.waterRoundedG, malt.dissolved?.startMl]).toEqual([400, undefined]);
+  });
+
   it('warns when the scale is too coarse for a gram of yeast', () => {
     const target = { vessel: dish, count: 20, spare: 0.1 };
     expect(scaleFormula(formula('malt-yeast-agar'), { ...target, scaleStepG: 1 }).warnings).toContain(
@@ -150,7 +167,7 @@ describe('scaling agar and broth', () => {
       });
       expect(reasonForWater(f, scaled).steps[0]!.result.replace(/\D/g, '')).toBe('1200');
       expect(reasonForWater(f, scaled).steps.at(-1)!.result.replace(/\D/g, '')).toBe(
-        String(Math.round(scaled.waterG)),
+        String(Math.round(scaled.dissolved?.startMl ?? scaled.waterG)),
       );
     }
   });

@@ -1,6 +1,7 @@
 import { METRIC_WORDS, type FigureWords } from '../quantity/figure-words.js';
 import { formatNumber } from '../quantity/format.js';
 import type { DissolvedFormula, ResolvedFormula, SolidFormula } from '../record/definitions.js';
+import { BOILED_AWAY, minutesOfExtract } from './boil-away.js';
 import { liquidMaltFor } from './malt-substitute.js';
 import { solidsPerGram } from './scale-dissolved.js';
 import type { ScaledFormula, ScaledPart } from './scaled-formula.js';
@@ -171,7 +172,7 @@ export function reasonForWater(
   words: FigureWords = METRIC_WORDS,
 ): Reason {
   if (formula.basis === 'perLiter') {
-    const { volumeMl = 0, eachMl = 0 } = scaled.dissolved ?? {};
+    const { volumeMl = 0, eachMl = 0, startMl } = scaled.dissolved ?? {};
     return {
       title: `Why ${words.mass(scaled.waterRoundedG)} of water`,
       steps: [
@@ -180,10 +181,21 @@ export function reasonForWater(
           result: words.volume(scaled.count * eachMl),
         },
         { text: `and ${percent(scaled.spare)} to spare`, result: words.volume(volumeMl) },
-        { text: 'a milliliter of water weighs a gram', result: words.mass(scaled.waterG) },
+        ...(startMl === undefined
+          ? []
+          : [
+              {
+                text: `${percent(BOILED_AWAY.value)} of it boil away in ${minutesOfExtract()} min, so begin with`,
+                result: words.volume(startMl),
+              },
+            ]),
+        { text: 'a milliliter of water weighs a gram', result: words.mass(startMl ?? scaled.waterG) },
       ],
       source:
-        'Water: 0.998 g a milliliter in a room, taken as 1. What is to spare covers residue, drops and a plate that does not set.',
+        'Water: 0.998 g a milliliter in a room, taken as 1. What is to spare covers residue, drops and a plate that does not set.' +
+        (startMl === undefined
+          ? ''
+          : ` With the lid ajar ${percent(BOILED_AWAY.low)} to ${percent(BOILED_AWAY.high)} boil away: ${BOILED_AWAY.source}.`),
       narrow: 'Measure what is left after boiling',
     };
   }

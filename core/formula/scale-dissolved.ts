@@ -2,6 +2,7 @@ import { requireWithin } from '../base/errors.js';
 import { roundToStep } from '../quantity/format.js';
 import type { DissolvedFormula, Material } from '../record/definitions.js';
 import { isSugar } from '../material/is-sugar.js';
+import { startOfExtractMl } from './boil-away.js';
 import { splitIntoBottles } from './bottles.js';
 import {
   COUNT_RULE,
@@ -33,11 +34,12 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
   const volumeMl = count * eachMl * (1 + spare);
   const amounts = doseFor(formula, volumeMl, strengthGPerL, stepG);
   const waterG = volumeMl * WATER_G_PER_ML;
-  const waterRoundedG = roundToStep(waterG, stepG);
+  const startMl = formula.hydration === 'extract' ? startOfExtractMl(volumeMl) : undefined;
+  const waterRoundedG = roundToStep((startMl ?? volumeMl) * WATER_G_PER_ML, stepG);
   const planned = sumUp(amounts, 'massG');
   const rounded = sumUp(amounts, 'roundedG');
   const wetG = waterG + planned.staysG;
-  const roundedWetG = waterRoundedG + rounded.staysG;
+  const roundedWetG = (startMl === undefined ? waterRoundedG : waterG) + rounded.staysG;
   return {
     parts: amounts,
     waterG,
@@ -62,6 +64,7 @@ export function scaleDissolved(formula: DissolvedFormula, target: ScaleTarget): 
     dissolved: {
       eachMl,
       volumeMl,
+      ...(startMl !== undefined && { startMl }),
       strengthGPerL,
       solidsPercent: (planned.solidsG / volumeMl) * 100,
       sugarPercent: (planned.sugarG / volumeMl) * 100,

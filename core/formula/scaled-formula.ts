@@ -57,6 +57,7 @@ export type ScaleWarning =
 export interface ScaledFormula {
   readonly parts: readonly ScaledPart[];
   readonly waterG: number;
+  /** What to measure of it, on a scale of the given step; of an extract more, since part of it boils away. */
   readonly waterRoundedG: number;
   readonly dryMatterG: number;
   readonly wetG: number;
@@ -82,7 +83,10 @@ export interface ScaledFormula {
 
 export interface DissolvedAmounts {
   readonly eachMl: number;
+  /** What is made in all, with what is to spare. */
   readonly volumeMl: number;
+  /** Extracts: the water that it is begun with, of which part boils away. */
+  readonly startMl?: number;
   readonly strengthGPerL: number;
   /** Dissolved solids of everything in it, % w/v. */
   readonly solidsPercent: number;

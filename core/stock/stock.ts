@@ -1,5 +1,6 @@
 import type { ScaledFormula } from '../formula/scaled-formula.js';
 import type { House } from '../house/derive/house.js';
+import { wentInG } from '../house/went-in.js';
 
 /** What is left of an ingredient that was counted once: the count, less what batches took since. */
 export function stockLeftG(house: House, materialId: string): number | undefined {
@@ -8,14 +9,10 @@ export function stockLeftG(house: House, materialId: string): number | undefined
     return undefined;
   }
   const countedMs = Date.parse(stock.countedAt);
-  const usedG = house.batches.reduce((sum, view) => {
-    if (view.madeAtMs < countedMs) {
-      return sum;
-    }
-    const planned = view.batch.plan?.parts.find((p) => p.materialId === materialId)?.massG ?? 0;
-    const added = view.adjustments.reduce((s, a) => s + (a.materialId === materialId ? a.massG : 0), 0);
-    return sum + (view.weighedOut.get(materialId) ?? planned) + added;
-  }, 0);
+  const usedG = house.batches.reduce(
+    (sum, view) => (view.madeAtMs < countedMs ? sum : sum + wentInG(view, materialId)),
+    0,
+  );
   return stock.massG - usedG;
 }
 

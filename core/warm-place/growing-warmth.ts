@@ -5,7 +5,7 @@ import { forecastVessel } from '../house/derive/forecast.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { placeOfVessel } from '../house/places.js';
 import { vesselsInHand } from '../house/running.js';
-import { blockDryMassG } from '../yield/block-dry-mass.js';
+import { blockDryMassG, type BuiltHouse } from '../yield/block-dry-mass.js';
 import { growthHeatW, middleAboveAirK } from './own-warmth.js';
 
 /** What a vessel's own growth warms it by, at a moment, as it is foretold. */
@@ -17,11 +17,7 @@ export interface GrowingWarmth {
 const NONE: GrowingWarmth = { heatW: 0, middleK: 0 };
 
 /** Nothing for what does not run, or of which nothing is foretold. */
-export function growingWarmth(
-  view: VesselView,
-  house: Pick<House, 'batchById'>,
-  nowMs: number,
-): GrowingWarmth {
+export function growingWarmth(view: VesselView, house: BuiltHouse, nowMs: number): GrowingWarmth {
   const { phase, inoculatedAt } = view.state;
   const forecast = phase === 'running' ? forecastVessel(house, view) : undefined;
   if (forecast === undefined || inoculatedAt === undefined) {
@@ -30,7 +26,7 @@ export function growingWarmth(
   const day = (nowMs - Date.parse(inoculatedAt)) / DAY_MS;
   const fractionPerDay =
     expectedFraction(forecast, day + 0.5) - expectedFraction(forecast, Math.max(0, day - 0.5));
-  const load = { wetG: wetMassG(view.batch), dryG: blockDryMassG(view), fractionPerDay };
+  const load = { wetG: wetMassG(view.batch), dryG: blockDryMassG(view, house), fractionPerDay };
   return { heatW: growthHeatW(load), middleK: middleAboveAirK(load) };
 }
 

@@ -1,6 +1,7 @@
 import { heldAtFirst } from '../culture/amounts.js';
 import { boughtAs, materialsCost, type MaterialsCost } from '../formula/cost.js';
 import type { House, VesselView } from '../house/derive/house.js';
+import { allThatWentIn } from '../house/went-in.js';
 
 /** Spawn of spawn of spawn: farther back nothing is left of a price. Our choice. */
 const MOST_FORBEARS = 8;
@@ -11,7 +12,7 @@ export type MoneySpent = MaterialsCost;
 export type PricedHouse = Pick<House, 'records' | 'household' | 'batchById' | 'vesselById' | 'cookById'>;
 
 /**
- * Materials at the prices of today, its share of the cook that it was in, and what it got of other vessels, which cost
+ * Materials as they went in, at the prices of today, its share of the cook that it was in, and what it got of other vessels, which cost
  * something too. What came in costs what such a one is bought for.
  *
  * @returns undefined where nothing of it has a price
@@ -51,8 +52,9 @@ function bought({ batch }: VesselView, { household }: PricedHouse): MoneySpent |
 }
 
 function made({ batch }: VesselView, house: PricedHouse, prices: Prices): MoneySpent | undefined {
-  const parts = batch.plan?.parts ?? [];
-  const count = house.batchById.get(batch.id)?.vessels.length ?? 1;
+  const view = house.batchById.get(batch.id);
+  const parts = view === undefined ? [] : allThatWentIn(view);
+  const count = view?.vessels.length ?? 1;
   const { amount, unpriced } = materialsCost(
     parts.map(({ name, massG, materialId }) => ({ name, massG, pricePerKg: prices.get(materialId) })),
   );

@@ -1,4 +1,5 @@
 import {
+  blockDryMassG,
   dryingFactor,
   handsAtWorkMs,
   moneySpentOn,
@@ -11,7 +12,7 @@ import {
 } from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 
-/** Blocks of 2 268 g at 60 % water with 100 g of spawn at 50 %: 957.2 g dry, worked by hand. */
+/** Blocks of 2 268 g at 60 % water with 100 g of spawn at 50 %: 957.2 g dry, worked by hand; parts are weighed out to the gram. */
 const DRY_G = 2268 * 0.4 + 50;
 
 function blocksOf(bench: CultureBench, count: number): readonly VesselId[] {
@@ -25,6 +26,24 @@ function blocksOf(bench: CultureBench, count: number): readonly VesselId[] {
   });
   bench.say(20, { kind: 'opened', vesselIds: [...blocks] });
   return blocks;
+}
+
+const materials = { 'hardwood-pellets': 0.5, 'soy-hull': 1, wheat: 2 };
+function priced(
+  bench: CultureBench,
+  more: { cookPrice?: number; boughtPrice?: { syringe?: number } },
+): House {
+  const { house } = bench;
+  const { household, records } = house;
+  const prices = new Map(Object.entries(materials));
+  return {
+    ...house,
+    household: { ...household!, ...more },
+    records: {
+      ...records,
+      materials: records.materials.map((m) => ({ ...m, pricePerKg: prices.get(m.id) })),
+    },
+  };
 }
 
 describe('flushes', () => {
@@ -64,36 +83,77 @@ describe('flushes', () => {
   it('come to a yield for each block, dry kilogram and liter of grain', () => {
     const bench = new CultureBench();
     const [a, b] = blocksOf(bench, 2);
-    expect(yieldsOf([])).toBeUndefined();
+    expect(yieldsOf([], bench.house)).toBeUndefined();
     bench.say(30, { kind: 'harvested', vesselIds: [a!], massG: 500 });
     bench.say(31, { kind: 'harvested', vesselIds: [b!], massG: 300 });
-    const yields = yieldsOf([bench.view(a), bench.view(b)], 700)!;
+    const yields = yieldsOf([bench.view(a), bench.view(b)], bench.house, 700)!;
     expect([yields.freshG, yields.perVesselG]).toEqual([800, 400]);
-    expect(yields.efficiency).toBeCloseTo(800 / (2 * DRY_G), 6);
-    expect(yields.perDryKgG).toBeCloseTo((1000 * 800) / (2 * DRY_G), 4);
+    expect(yields.efficiency! / (800 / (2 * DRY_G))).toBeCloseTo(1, 3);
+    expect(yields.perDryKgG).toBeCloseTo(1000 * yields.efficiency!, 9);
     expect(yields.perGrainLiterG).withContext('200 g of 700 g a liter').toBeCloseTo(2800, 6);
   });
 });
 
-describe('money and hours', () => {
-  const materials = { 'hardwood-pellets': 0.5, 'soy-hull': 1, wheat: 2 };
-  function priced(
-    bench: CultureBench,
-    more: { cookPrice?: number; boughtPrice?: { syringe?: number } },
-  ): House {
-    const { house } = bench;
-    const { household, records } = house;
-    const prices = new Map(Object.entries(materials));
-    return {
-      ...house,
-      household: { ...household!, ...more },
-      records: {
-        ...records,
-        materials: records.materials.map((m) => ({ ...m, pricePerKg: prices.get(m.id) })),
-      },
-    };
-  }
+describe('what was built otherwise than planned', () => {
+  it('bounds the efficiency by what was weighed out and added, not by the plan', () => {
+    const bench = new CultureBench();
+    const [a, b] = blocksOf(bench, 2);
+    const { batch } = bench.view(a);
+    // By hand: two parts at other masses than planned, each with its own water, and half a kilogram of wet straw at 70 %.
+    const [first, second] = batch.plan!.parts;
+    const dryOf = ({ materialId }: { materialId: string }, massG: number) =>
+      massG * (1 - batch.formula!.parts.find((p) => p.material.id === materialId)!.material.moisture.value);
+    bench.say(1, {
+      kind: 'weighedOut',
+      batchId: batch.id,
+      materialId: first!.materialId,
+      massG: first!.massG * 1.4,
+    });
+    bench.say(1, { kind: 'weighedOut', batchId: batch.id, materialId: 'water', massG: 3000 });
+    bench.say(1.01, {
+      kind: 'adjusted',
+      batchId: batch.id,
+      materialId: 'straw',
+      name: 'Straw',
+      massG: 500,
+      moisture: 0.7,
+    });
+    const builtDryG = dryOf(first!, first!.massG * 1.4) + dryOf(second!, second!.massG) + 150;
+    bench.say(30, { kind: 'harvested', vesselIds: [a!, b!], massG: 800 });
+    const eachG = builtDryG / 2 / (1 + batch.plan!.spare) + 50;
+    expect(eachG).toBeGreaterThan(DRY_G * 1.15);
+    expect(blockDryMassG(bench.view(a), bench.house)).toBeCloseTo(eachG, 6);
+    expect(yieldsOf([bench.view(a)], bench.house)!.efficiency).toBeCloseTo(400 / eachG, 9);
+  });
 
+  it('counts the spawn by what its grain weighed when it was drained', () => {
+    const bench = new CultureBench();
+    const [block] = blocksOf(bench, 1);
+    const jar = bench.view(bench.view(block).state.sourceVesselIds[0]);
+    const massG = jar.batch.plan!.dryMatterG / (1 - 0.54);
+    bench.say(0.2, { kind: 'weighed', batchId: jar.batch.id, massG });
+    expect(blockDryMassG(bench.view(block), bench.house)).toBeCloseTo(2268 * 0.4 + 46, 0);
+  });
+
+  it('costs what went in', () => {
+    const bench = new CultureBench();
+    const [block] = blocksOf(bench, 2);
+    const view = bench.view(block);
+    const house = () => priced(bench, {});
+    const before = moneySpentOn(view, house())!.amount;
+    const pellets = view.batch.plan!.parts.find((p) => p.materialId === 'hardwood-pellets')!;
+    bench.say(1, {
+      kind: 'weighedOut',
+      batchId: view.batch.id,
+      materialId: pellets.materialId,
+      massG: pellets.massG + 600,
+    });
+    // 600 g for two blocks, at a half for a kilogram.
+    expect(moneySpentOn(view, house())!.amount - before).toBeCloseTo(0.15, 9);
+  });
+});
+
+describe('money and hours', () => {
   it('of a block: its materials, its part of the cook, and the spawn with its own cook and culture', () => {
     const bench = new CultureBench();
     const [block] = blocksOf(bench, 2);

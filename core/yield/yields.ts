@@ -1,5 +1,5 @@
 import type { VesselView } from '../house/derive/house.js';
-import { blockDryMassG } from './block-dry-mass.js';
+import { blockDryMassG, type BuiltHouse } from './block-dry-mass.js';
 import { freshG } from './flushes.js';
 
 const G_PER_KG = 1000;
@@ -22,12 +22,16 @@ export interface Yields {
  * @param grainGPerL what a liter of their spawn weighs; undefined where that is not known
  * @returns undefined for none
  */
-export function yieldsOf(views: readonly VesselView[], grainGPerL?: number): Yields | undefined {
+export function yieldsOf(
+  views: readonly VesselView[],
+  house: BuiltHouse,
+  grainGPerL?: number,
+): Yields | undefined {
   if (views.length === 0) {
     return undefined;
   }
   const fresh = views.reduce((sum, v) => sum + freshG(v), 0);
-  const dryG = views.reduce((sum, v) => sum + blockDryMassG(v), 0);
+  const dryG = views.reduce((sum, v) => sum + blockDryMassG(v, house), 0);
   const spawnG = views.reduce(
     (sum, { state }) => sum + (state.doseUnit === 'g' ? (state.doseEach ?? 0) : 0),
     0,

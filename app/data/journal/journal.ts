@@ -203,8 +203,8 @@ export class Journal {
 
   /** What has run is emptied into other vessels, which take its place; the old ones are done with. */
   async repot(repotting: Repotting, place: string): Promise<NewBatch | undefined> {
-    return this.fill(`${repotting.sources.map((v) => v.code).join(', ')} moved`, () => {
-      const repotted = repot(repotting);
+    return this.fill(`${repotting.sources.map((v) => v.code).join(', ')} moved`, (house) => {
+      const repotted = repot(repotting, house);
       return {
         content: repotted.culture,
         saids: (ids) => repotSaid(repotted, repotting, ids, place),
@@ -215,14 +215,14 @@ export class Journal {
   /** Makes vessels that are filled from others, and says so, as one deed: what is undone leaves no empty ones behind. */
   private fill(
     about: string,
-    filling: () => {
+    filling: (house: House) => {
       readonly content: NewCulture;
       readonly saids: (vesselIds: VesselId[]) => readonly Said[];
     },
   ): Promise<NewBatch | undefined> {
     return this.make(about, async (pen, hand) => {
       const { house } = pen.found;
-      const { content, saids } = filling();
+      const { content, saids } = filling(house);
       const made = receiveCulture(content, nextBatchNumber(house, content.stage), contextOf(hand));
       // After the vessels were made, or the two could not be told in order.
       const after = { ...hand, nowMs: hand.nowMs + 1 };

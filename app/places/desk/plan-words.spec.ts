@@ -72,6 +72,7 @@ describe('the words of a plan', () => {
     expect(waterWords(straw, scale(straw)).measure).toBe('under water');
     const potato = formula('kitchen-potato-agar');
     expect(waterWords(potato, scale(potato)).how).toBe('boil, strain, measure again');
+    expect(waterWords(potato, scale(potato)).after).toMatch(/^about .* are left$/);
   });
 
   it('give each jar its own amounts only where the water is measured into it', () => {

@@ -107,10 +107,14 @@ export interface WaterWords {
 
 /** The row of water: measured in, or taken up from a soak. */
 export function waterWords(formula: ResolvedFormula, scaled: ScaledFormula): WaterWords {
-  const measured = { name: 'Water', measure: volumeWords(scaled.waterG), after: '' };
+  const measured = { name: 'Water', measure: volumeWords(scaled.waterRoundedG), after: '' };
   switch (formula.hydration) {
     case 'extract':
-      return { ...measured, how: 'boil, strain, measure again' };
+      return {
+        ...measured,
+        how: 'boil, strain, measure again',
+        after: `about ${volumeWords(scaled.dissolved?.volumeMl ?? 0)} are left`,
+      };
     case 'dissolve':
       return { ...measured, how: 'dissolve before it is bottled' };
     case 'mix':

@@ -125,13 +125,13 @@ export class LineageView {
     return lines.flatMap(([kin, words]) => (kin.views.length === 0 ? [] : [kinLine(kin, words)]));
   });
   protected readonly yieldWords = computed(() => {
-    const vessel = this.vessel();
-    if (vessel === undefined || vessel.state.harvests.length === 0) {
+    const [house, vessel] = [this.store.house(), this.vessel()];
+    if (house === undefined || vessel === undefined || vessel.state.harvests.length === 0) {
       return '';
     }
     const fresh = vessel.state.harvests.reduce((sum, h) => sum + h.massG, 0);
     const flushes = listed(vessel.state.harvests.map((h) => amountWords(h.massG)));
-    return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel)) * 100)} % biological efficiency, spawn counted in`;
+    return `${flushes}: ${formatNumber(biologicalEfficiency(fresh, blockDryMassG(vessel, house)) * 100)} % biological efficiency, spawn counted in`;
   });
   protected readonly fed = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];

@@ -86,7 +86,7 @@ export class AfterFlush {
     const { harvests } = this.vessel().state;
     return harvests.length === 0
       ? ''
-      : `So far ${listed(harvests.map((h) => amountWords(h.massG)))}: ${formatNumber(efficiencyOf(this.vessel()) * 100)} % biological efficiency, spawn counted in.`;
+      : `So far ${listed(harvests.map((h) => amountWords(h.massG)))}: ${formatNumber(efficiencyOf(this.vessel(), this.house()) * 100)} % biological efficiency, spawn counted in.`;
   });
   protected readonly next = computed(() => nextFlushOf(this.vessel(), this.house()));
   protected readonly nextWords = computed(() => {

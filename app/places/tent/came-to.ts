@@ -53,7 +53,7 @@ export class CameTo {
         const formula = this.house().vesselById.get(id)?.batch.formula;
         return formula === undefined || formula.basis === 'perLiter' ? [] : [formula.settledGPerL.value];
       })[0];
-    return yieldsOf(this.bore(), grainGPerL);
+    return yieldsOf(this.bore(), this.house(), grainGPerL);
   });
 
   private yieldLines(): readonly string[] {

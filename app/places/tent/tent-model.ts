@@ -175,8 +175,8 @@ function dayMonth(ms: number): string {
 }
 
 /** Share of the dry mass that a harvest, or all so far, comes to. */
-export function efficiencyOf(view: VesselView, extraG = 0): number {
-  return biologicalEfficiency(freshG(view) + extraG, blockDryMassG(view));
+export function efficiencyOf(view: VesselView, house: House, extraG = 0): number {
+  return biologicalEfficiency(freshG(view) + extraG, blockDryMassG(view, house));
 }
 
 export function flushName(view: VesselView): string {
@@ -196,7 +196,7 @@ export function usualRange(
   const flush = view.state.harvests.length;
   const shares = thatBore(house, view.species?.id).flatMap((v) => {
     const harvest = v.state.harvests[flush];
-    return v !== view && harvest !== undefined ? [harvest.massG / blockDryMassG(v)] : [];
+    return v !== view && harvest !== undefined ? [harvest.massG / blockDryMassG(v, house)] : [];
   });
   return shares.length < 3 ? undefined : { low: Math.min(...shares), high: Math.max(...shares) };
 }

@@ -114,7 +114,7 @@ describe('the Tent', () => {
     it('draws a tub with its layers, and reckons its yield by what was moved into it', async () => {
       const drawn = [...tent.host.querySelectorAll('.block')][0]!;
       expect(drawn.querySelector('.grain')!.getAttribute('d')).toMatch(/a2\.4.*l6-3/);
-      expect(blockDryMassG(block('B31-1'))).toBeCloseTo(2268 * 0.4, 6);
+      expect(blockDryMassG(block('B31-1'), setup.house())).toBeCloseTo(2268 * 0.4, 6);
       await tent.set('open', 'B31-1');
       await tent.press('Note, photo, trouble');
       expect(tent.text()).toContain('moved over, broken up');
@@ -233,9 +233,9 @@ describe('the Tent', () => {
   it('counts the spawn’s dry half into the dry mass, and names flushes', async () => {
     setup = await demoHouse();
     const view = block('B28-1');
-    expect(blockDryMassG(view)).toBeCloseTo(2268 * 0.38 + 170, 6);
-    expect(efficiencyOf(view)).toBeCloseTo(304 / blockDryMassG(view), 9);
-    expect(efficiencyOf(view, 100)).toBeCloseTo(404 / blockDryMassG(view), 9);
+    expect(blockDryMassG(view, setup.house())).toBeCloseTo(2268 * 0.38 + 170, 6);
+    expect(efficiencyOf(view, setup.house())).toBeCloseTo(304 / blockDryMassG(view, setup.house()), 9);
+    expect(efficiencyOf(view, setup.house(), 100)).toBeCloseTo(404 / blockDryMassG(view, setup.house()), 9);
     expect(flushName(view)).toBe('second flush');
     expect(flushName(block('B28-3'))).toBe('first flush');
   });

@@ -184,12 +184,10 @@ export class Tent {
   });
   /** What a block like this one gives next; a pretended scale shows that. */
   protected readonly pretendG = computed(() => {
-    const view = this.selected()?.view;
+    const [view, house] = [this.selected()?.view, this.store.house() ?? EMPTY_HOUSE];
     return view === undefined
       ? 0
-      : Math.round(
-          nextFlushOf(view, this.store.house() ?? EMPTY_HOUSE).massG ?? PRETENDED_SHARE * blockDryMassG(view),
-        );
+      : Math.round(nextFlushOf(view, house).massG ?? PRETENDED_SHARE * blockDryMassG(view, house));
   });
   protected readonly share = computed(() => {
     const [selected, house] = [this.selected(), this.store.house()];
@@ -197,7 +195,7 @@ export class Tent {
       return undefined;
     }
     const range = usualRange(selected.view, house);
-    const dryG = blockDryMassG(selected.view);
+    const dryG = blockDryMassG(selected.view, house);
     const each = this.massG() / (this.withOther() && this.partner() ? 2 : 1);
     return {
       dry: amountWords(dryG),

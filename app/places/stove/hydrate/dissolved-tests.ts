@@ -8,7 +8,14 @@ import {
   signal,
 } from '@angular/core';
 import { FormControl } from '@angular/forms';
-import { doseFor, formatNumber, nextDrops, type BatchView, unlessRefused } from '../../../../core/index';
+import {
+  WATER,
+  doseFor,
+  formatNumber,
+  nextDrops,
+  type BatchView,
+  unlessRefused,
+} from '../../../../core/index';
 import { volumeWords, weighedWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
@@ -86,13 +93,14 @@ export class DissolvedTests {
     return formula?.basis === 'perLiter' ? (formula.ph?.value ?? USUAL_PH) : USUAL_PH;
   });
   protected readonly leftWords = computed(() => {
-    const planned = this.view().batch.plan?.volumeMl ?? 0;
+    const { batch, weighedOut } = this.view();
+    const startedG = weighedOut.get(WATER) ?? batch.plan?.waterG ?? 0;
     const ml = this.typedMl() ?? this.view().measuredMl;
     if (ml === undefined) {
-      return `${volumeWords(planned)} were started with; the amounts follow what is left.`;
+      return `${volumeWords(startedG)} were started with; the amounts follow what is left.`;
     }
-    const eachMl = this.view().batch.plan?.vesselMl ?? 1;
-    const gone = planned > 0 ? Math.round((1 - ml / planned) * 100) : 0;
+    const eachMl = batch.plan?.vesselMl ?? 1;
+    const gone = startedG > 0 ? Math.round((1 - ml / startedG) * 100) : 0;
     const filled = Math.min(this.view().vessels.length, Math.floor(ml / eachMl));
     const boiled = gone > 0 ? `${gone} % boiled off: ` : '';
     const doses = this.dosesFor(ml);
