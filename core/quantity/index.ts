@@ -12,5 +12,6 @@ export {
   type ShownUnit,
   type UnitChoices,
 } from './shown-units.js';
+export { plainThousands } from './thousands.js';
 export { UNITS, type UnitName } from './units.js';
 export { kitchenMeasure } from './kitchen-measure.js';

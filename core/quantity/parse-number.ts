@@ -1,6 +1,7 @@
 import { CoreError, isWithin, unlessRefused } from '../base/errors.js';
 import type { FieldRef, MeantIn, RangeRule } from '../base/refusals.js';
 import { convert } from './convert.js';
+import { plainThousands } from './thousands.js';
 import { unitsCalled } from './unit-words.js';
 import { UNITS, type UnitName } from './units.js';
 
@@ -24,7 +25,7 @@ const MOST_SHOWN = 30;
 
 /**
  * Reads a number as a person types it: "1 982", "1,5", "1.5", "2/3", "1 1/2", "½", "1½".
- * A comma is a decimal mark unless it groups thousands in front of a point.
+ * A comma is a decimal mark unless it groups thousands, as in "1,500".
  *
  * @param field what it is of, for a refusal
  * @throws CoreError `not-a-number` with what was typed; never returns NaN
@@ -158,7 +159,7 @@ function read(text: string): number | undefined {
       ? undefined
       : (ratio[1] === '-' ? -1 : 1) * (Number(ratio[2] ?? 0) + Number(ratio[3]) / below);
   }
-  const closed = text.replace(/(?<=\d) (?=\d{3}(\D|$))/g, '');
-  const decimal = closed.includes('.') ? closed.replace(/,(?=\d{3}(\D|$))/g, '') : closed.replace(',', '.');
+  const closed = plainThousands(text.replace(/(?<=\d) (?=\d{3}(\D|$))/g, '')).text;
+  const decimal = closed.includes('.') ? closed : closed.replace(',', '.');
   return /^-?(\d+\.?\d*|\.\d+)(e\d{1,3})?$/i.test(decimal) ? Number(decimal) : undefined;
 }

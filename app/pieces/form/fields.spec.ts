@@ -79,6 +79,17 @@ describe('a field of text', () => {
     expect(text()).toBe('Isolateg');
   });
 
+  it('says what it took where a number is written either way', async () => {
+    const control = new FormControl('', { nonNullable: true });
+    const { text, type } = await field(TextField, { name: 'Mass', unit: 'g', keys: 'decimal', control });
+    await type('1,500');
+    expect(text()).toContain('“1,500” is read as 1500.');
+    await type('1.000');
+    expect(text()).toContain('“1.000” is read as 1, not as 1 thousand.');
+    await type('1,5');
+    expect(text()).toBe('Massg');
+  });
+
   it('gives what was typed only when it fits, and not twice', async () => {
     const control = new FormControl('old', {
       nonNullable: true,

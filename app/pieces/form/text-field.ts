@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { ReactiveFormsModule, type FormControl } from '@angular/forms';
-import { MatError, MatFormField, MatSuffix } from '@angular/material/form-field';
+import { MatError, MatFormField, MatHint, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { startWith, switchMap } from 'rxjs';
+import { plainThousands } from '../../../core/index';
 import { shownUnit } from '../../data/words/measure-words';
 import { FIELD_DEFAULTS } from './field-defaults';
 import { WORDS } from './checked-by';
@@ -10,7 +13,7 @@ import { recheckWith } from './form-state';
 /** A line, or some, to write into: its name above it, its unit behind, what is wrong beneath. */
 @Component({
   selector: 'nw-text-field',
-  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule],
+  imports: [MatError, MatFormField, MatHint, MatInput, MatSuffix, ReactiveFormsModule],
   providers: [...FIELD_DEFAULTS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -42,6 +45,9 @@ import { recheckWith } from './form-state';
         />
       }
       <span matTextSuffix class="nowrap">{{ sign() }}</span>
+      @if (takenAs(); as words) {
+        <mat-hint>{{ words }}</mat-hint>
+      }
       <mat-error>{{ control().getError(words) }}</mat-error>
     </mat-form-field>
   `,
@@ -68,6 +74,16 @@ export class TextField {
   readonly kept = output<string>();
 
   protected readonly words = WORDS;
+  private readonly typed = toSignal(
+    toObservable(this.control).pipe(
+      switchMap((control) => control.valueChanges.pipe(startWith(control.value))),
+    ),
+    { initialValue: '' },
+  );
+  /** What a number was taken for that others write the other way round. */
+  protected readonly takenAs = computed(() =>
+    this.keys() === 'text' ? '' : (plainThousands(this.typed()).notes[0] ?? ''),
+  );
   protected readonly sign = computed(() => shownUnit(this.unit(), this.unitStays()).sign);
 
   constructor() {

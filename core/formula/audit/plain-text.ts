@@ -1,3 +1,5 @@
+import { plainThousands } from '../../quantity/thousands.js';
+
 /** Small whole numbers, as words. */
 const NUMBER_WORDS: Readonly<Record<string, string>> = {
   a: '1',
@@ -61,23 +63,16 @@ export interface PlainText {
  * left reads like "1.5 cup bran".
  */
 export function plainText(line: string): PlainText {
-  const notes: string[] = [];
-  const text = line
+  const closed = line
     .replace(/[\u2009\u202f\u00a0]/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()
     .replace(/^(?:[•*·–—▪◦☐✓]|\[ ?\]|\d{1,2}[.)](?=\s+[\d½¼¾⅓⅔⅛]))\s*|^-\s+(?=[\d½¼¾⅓⅔⅛A-Za-z])/, '')
     .replace(/(^|[,;] )(?:about|approx\.?|approximately|ca\.?|circa|roughly|around|~|≈)\s*(?=\S)/gi, '$1')
     .replace(/(?<=\d)[’'](?=\d{3}(\D|$))/g, '')
-    .replace(/(?<=\d) (?=\d{3}(?!\d|\/))/g, '')
-    .replace(/(?<![\d.,])([1-9]\d{0,2}),(\d{3})(?!\d)/g, (_, before: string, after: string) => {
-      notes.push(`“${before},${after}” is read as ${before}${after}.`);
-      return `${before}${after}`;
-    })
-    .replace(/(?<![\d.,])([1-9]\d{0,2})\.(\d{3})(?!\d)/g, (all, before: string) => {
-      notes.push(`“${all}” is read as ${Number(all)}, not as ${before} thousand.`);
-      return all;
-    })
+    .replace(/(?<=\d) (?=\d{3}(?!\d|\/))/g, '');
+  const { text: numbered, notes } = plainThousands(closed);
+  const text = numbered
     .replace(/(\d),(\d+)/g, '$1.$2')
     .replace(/(?<=\d)\s*#(?=\s|$)/g, ' lb')
     .replace(/(?<=\d)\s*%/g, ' percent')
