@@ -113,6 +113,14 @@ export class CheckRecipe {
     const audit = this.audit();
     return audit?.isWhole === true ? `This is ${STAGE_WORDS[audit.stage]}: ${audit.makes}` : '';
   });
+  private readonly advised = computed(() => this.audit()?.treatment.treatment ?? 'sterilize');
+  /** As the person means it, else as it is advised. */
+  protected readonly meant = computed<Treatment>(() => this.asked().treatment || this.advised());
+  protected readonly isAgainstAdvice = computed(() => this.meant() !== this.advised());
+  protected readonly otherWords = computed(() => {
+    const other = this.meant() === 'sterilize' ? 'Pasteurize' : 'Sterilize';
+    return this.isAgainstAdvice() ? `${other} instead` : `${other} all the same`;
+  });
   protected readonly figures = computed(() => {
     const audit = this.audit();
     if (audit?.isWhole !== true) {
@@ -188,6 +196,11 @@ export class CheckRecipe {
     this.answers.update((all) => ({ ...all, [key]: id }));
   }
 
+  /** The other way of treating it. */
+  protected turnOver(): void {
+    this.form.controls.treatment.setValue(this.meant() === 'sterilize' ? 'pasteurize' : 'sterilize');
+  }
+
   protected async save(): Promise<void> {
     const audit = this.audit();
     if (audit?.isWhole !== true) {
@@ -202,7 +215,9 @@ export class CheckRecipe {
       });
       this.saveProblem.set('');
       if (await this.settings.add('formulas', formula)) {
-        await this.router.navigate(['/desk'], { queryParams: { formula: id } });
+        await this.router.navigate(['/desk'], {
+          queryParams: { formula: id, ...(this.isAgainstAdvice() && { treatment: this.meant() }) },
+        });
       }
     } catch (error) {
       this.saveProblem.set(`${messageOf(error)} Nothing was saved.`);

@@ -63,6 +63,11 @@ describe('the sheets of the Desk', () => {
       await page.type('textarea', '1 kg straw, 200 g wheat bran, 3 l water');
       await page.choose('It is meant to be', 'pasteurized');
       expect(page.text()).toContain('cannot be left at pasteurizing heat');
+      expect(page.text()).toContain('Against that, it is meant to be pasteurized.');
+      await page.press('Sterilize instead');
+      expect(page.text()).not.toContain('cannot be left at pasteurizing heat');
+      expect(page.text()).not.toContain('Against that');
+      expect(page.text()).toContain('Pasteurize all the same');
     });
 
     it('shows markup as text and refuses a book', async () => {

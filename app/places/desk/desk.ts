@@ -20,6 +20,7 @@ import {
   HydrationMethod,
   LEAST_CUP_ML,
   SCHOOLS,
+  Treatment,
   JAR_LIMIT,
   percentWords,
   plainCode,
@@ -108,6 +109,8 @@ const NO_WATER: WaterWords = { name: '', how: '', measure: '', after: '' };
 export class Desk {
   /** A formula to open, from the address. */
   readonly formula = input<string>();
+  /** How it is meant to be made safe, where that was said before. */
+  readonly treatment = input<string>();
 
   protected readonly plan = inject(DeskPlan);
   private readonly store = inject(HouseStore);
@@ -227,6 +230,10 @@ export class Desk {
       if (id !== undefined) {
         untracked(() => {
           this.plan.choose(id);
+          const { data: treatment } = Treatment.safeParse(this.treatment());
+          if (treatment !== undefined) {
+            this.plan.change({ treatment });
+          }
         });
       }
     });
