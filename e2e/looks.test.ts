@@ -63,7 +63,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test.use({ colorScheme: scheme });
 
     test('no place has a violation that axe can find', async ({ page }) => {
-      test.setTimeout(180_000);
+      test.setTimeout(360_000);
       await openDemo(page);
       for (const path of PAGES) {
         await settle(page, `/demo/${path}`);
@@ -74,7 +74,7 @@ for (const scheme of ['light', 'dark'] as const) {
     });
 
     test('nothing that opens has one either', async ({ page }) => {
-      test.setTimeout(180_000);
+      test.setTimeout(360_000);
       await openDemo(page);
       for (const [path, what, open] of OPENED) {
         await settle(page, `/demo/${path}`);

@@ -17,6 +17,7 @@ export { contentsOf, inCooker, placesNeeded, wishOf } from './in-cooker.js';
 export { learnedFrom, type Learned } from './learned.js';
 export { carriesSpores, innerRadiusMm, thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
+export { bricksIn, circlesIn, likelyPlaces } from './places-in.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
 export {

@@ -1,5 +1,6 @@
 import { convert } from '../quantity/convert.js';
-import type { Appliance, ApplianceKind } from '../record/definitions.js';
+import type { Appliance, ApplianceKind, VesselType } from '../record/definitions.js';
+import { likelyPlaces } from './places-in.js';
 
 /** What a kind is called, and where a new one of it starts. All from memory of common sizes. */
 interface Start {
@@ -104,11 +105,23 @@ export const APPLIANCE_STARTS: Readonly<Record<ApplianceKind, Start>> = {
   },
 };
 
-/** A new appliance of a kind, to be changed to what is printed on it. */
-export function newAppliance(kind: ApplianceKind, id: string, name: string, updatedAt: string): Appliance {
+/**
+ * A new appliance of a kind, to be changed to what is printed on it.
+ *
+ * @param vessels what may be cooked in it: so many as are likely to fit, where nothing better is known
+ */
+export function newAppliance(
+  kind: ApplianceKind,
+  id: string,
+  name: string,
+  updatedAt: string,
+  vessels: readonly VesselType[] = [],
+): Appliance {
   const { ratedPsi, ...start } = APPLIANCE_STARTS[kind];
+  const likely = Object.fromEntries(vessels.map((v) => [v.id, likelyPlaces(start, v)]));
   return {
     ...start,
+    places: { ...likely, ...start.places },
     schemaVersion: 1,
     id,
     updatedAt,

@@ -69,6 +69,7 @@ export {
 export {
   boxMl,
   cylinderMl,
+  isCookedFull,
   isFilledHere,
   pluralOf,
   pourDepthMm,

@@ -35,9 +35,14 @@ const KINDS: Readonly<Record<Stage, readonly VesselType['kind'][]>> = {
   bulk: ['bag', 'jar', 'tray', 'tub'],
 };
 
-/** Vessels that cultures arrive in are not offered for filling. */
+/** Vessels that cultures arrive in are not offered for filling, nor is what is no longer there. */
 export function isFilledHere(vessel: VesselType): boolean {
-  return !vessel.id.startsWith('culture-');
+  return vessel.isGone !== true && !vessel.id.startsWith('culture-');
+}
+
+/** Dishes and syringes are filled with what was cooked already. */
+export function isCookedFull({ kind }: Pick<VesselType, 'kind'>): boolean {
+  return kind !== 'dish' && kind !== 'syringe';
 }
 
 /** "2.3 kg bags", "90 mm dishes". */

@@ -217,6 +217,8 @@ export const VesselType = z
     /** A dish in several parts that do not touch: each is sown on its own. */
     compartments: z.number().int().min(2).max(8).optional(),
     emptyG: z.number().nonnegative().max(20_000),
+    /** No longer there: nothing is filled into such a one any more. */
+    isGone: z.literal(true).optional(),
     source: Line,
   })
   .refine((v) => v.usualFill <= v.fillLimit, { error: 'usualFill must not exceed fillLimit' });
@@ -239,6 +241,9 @@ export const Appliance = z.strictObject({
   name: Line,
   kind: ApplianceKind,
   volumeL: z.number().min(2).max(200),
+  /** Of the room that vessels stand in. */
+  innerDiameterMm: z.number().min(50).max(2000).optional(),
+  innerHeightMm: z.number().min(50).max(2000).optional(),
   /** Printed on the appliance; no plan may exceed it. */
   ratedGaugeKPa: z.number().min(0).max(250),
   heat: z.enum(['gas', 'electric', 'induction']),
@@ -260,6 +265,8 @@ export const Appliance = z.strictObject({
   /** Never above half the jar, nor up to the bags. */
   mostWaterMl: z.number().positive().max(50_000),
   inUse: z.boolean(),
+  /** No longer there: nothing is planned for it any more. */
+  isGone: z.literal(true).optional(),
   source: Line,
 });
 export type Appliance = z.infer<typeof Appliance>;

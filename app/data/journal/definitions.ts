@@ -1,5 +1,12 @@
 import { Injectable, inject } from '@angular/core';
-import { CoreError, TABLE_NAMES, type DeviceId, type LiveTable, type Records } from '../../../core/index';
+import {
+  CoreError,
+  TABLE_NAMES,
+  type DeviceId,
+  type LiveTable,
+  type Records,
+  type VesselType,
+} from '../../../core/index';
 import { messageOf } from '../words/message-of';
 import { Notices } from '../store/notices';
 import { SteadyClock } from '../clock/steady-clock';
@@ -59,6 +66,30 @@ export class Definitions {
   add<K extends DefinitionTable>(table: K, row: Records[K][number]): Promise<boolean> {
     return this.keep(`${table} ${row.id}`, async (pen) => {
       await pen.add(table, { ...row, ...(await this.signature(pen)) });
+    });
+  }
+
+  /**
+   * Adds a kind of vessel together with how many of it go into each appliance, so that it can be cooked at once.
+   * @param places by id of the appliance
+   * @returns whether all of it was kept
+   */
+  addVesselType(vessel: VesselType, places: ReadonlyMap<string, number>): Promise<boolean> {
+    return this.keep(`vesselTypes ${vessel.id}`, async (pen) => {
+      const signature = await this.signature(pen);
+      await pen.add('vesselTypes', { ...vessel, ...signature });
+      for (const [id, count] of places) {
+        const row = await this.db.rows('appliances').get(id);
+        if (row !== undefined) {
+          const updatedAt = new Date(this.clock.now()).toISOString();
+          await pen.put('appliances', {
+            ...row,
+            places: { ...row.places, [vessel.id]: count },
+            ...signature,
+            updatedAt,
+          });
+        }
+      }
     });
   }
 

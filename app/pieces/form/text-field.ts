@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { ReactiveFormsModule, type FormControl } from '@angular/forms';
-import { MatError, MatFormField, MatHint, MatSuffix } from '@angular/material/form-field';
+import { MatError, MatFormField, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { startWith, switchMap } from 'rxjs';
 import { plainThousands } from '../../../core/index';
@@ -13,7 +13,7 @@ import { recheckWith } from './form-state';
 /** A line, or some, to write into: its name above it, its unit behind, what is wrong beneath. */
 @Component({
   selector: 'nw-text-field',
-  imports: [MatError, MatFormField, MatHint, MatInput, MatSuffix, ReactiveFormsModule],
+  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule],
   providers: [...FIELD_DEFAULTS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -45,11 +45,11 @@ import { recheckWith } from './form-state';
         />
       }
       <span matTextSuffix class="nowrap">{{ sign() }}</span>
-      @if (takenAs(); as words) {
-        <mat-hint>{{ words }}</mat-hint>
-      }
       <mat-error>{{ control().getError(words) }}</mat-error>
     </mat-form-field>
+    @if (takenAs(); as words) {
+      <span class="soft small" aria-live="polite">{{ words }}</span>
+    }
   `,
   styleUrl: './field.scss',
 })

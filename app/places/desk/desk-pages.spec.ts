@@ -1,3 +1,4 @@
+import { vesselsFor } from '../../../core/index';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
 import { CheckRecipe } from './check-recipe';
@@ -152,6 +153,32 @@ describe('the sheets of the Desk', () => {
     expect(setup.house().records.vesselTypes.find((v) => v.name === 'blue crate')).toEqual(
       jasmine.objectContaining({ kind: 'tub', capacityMl: 6000, plural: 'blue crates' }),
     );
+  });
+
+  it('a jar of one’s own is cooked at once: as many fit as its measures make likely, or as was typed', async () => {
+    const page = await render(Vessels);
+    await page.fill('Name', 'pickle jar');
+    await page.fill('Brimful', '1700');
+    expect(page.field('In the canner').getAttribute('placeholder')).toBe('about 4');
+    await page.fill('In the multi-cooker', '1');
+    await page.press('Add this vessel');
+    await until(setup.store, (h) => h.records.vesselTypes.some((v) => v.name === 'pickle jar'));
+    const { vesselTypes, appliances } = setup.house().records;
+    const jar = vesselTypes.find((v) => v.name === 'pickle jar')!;
+    const fits = (id: string) => appliances.find((a) => a.id === id)!.places[jar.id];
+    expect([fits('canner'), fits('multi-cooker')]).toEqual([4, 1]);
+    expect(jar.diameterMm).toBeUndefined();
+  });
+
+  it('a vessel is taken out of the plans and put back', async () => {
+    const page = await render(Vessels);
+    const offered = () => vesselsFor('grain', setup.house().records.vesselTypes).map((v) => v.id);
+    expect(offered()).toContain('pint-jar');
+    await page.press('Take out pint jars');
+    await until(setup.store, () => !offered().includes('pint-jar'));
+    await page.settle();
+    await page.press('Put back pint jars');
+    await until(setup.store, () => offered().includes('pint-jar'));
   });
 
   it('two formulas stand side by side by the kilogram, with the seven ways below', async () => {

@@ -8,7 +8,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { FormControl } from '@angular/forms';
+import { FormControl, FormRecord } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatSort, MatSortHeader } from '@angular/material/sort';
 import { MatTableDataSource, MatTableModule } from '@angular/material/table';
@@ -20,7 +20,9 @@ import {
   cylinderMl,
   formatNumber,
   newId,
+  isCookedFull,
   isFilledHere,
+  likelyPlaces,
   pluralOf,
   type VesselKind,
   type VesselType,
@@ -30,7 +32,15 @@ import { amountWords, figureOf, shownUnit, volumeWords } from '../../data/words/
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
-import { checkedBy, formOf, rangeOf, typedLine, readWithin, typedNumber } from '../../pieces/form/checked-by';
+import {
+  checkedBy,
+  formOf,
+  rangeOf,
+  readWithin,
+  typedLine,
+  typedNumber,
+  typedNumberOrNothing,
+} from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { isSound, valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
@@ -43,7 +53,16 @@ interface KindForm {
   readonly usualFill: number;
   readonly fillLimit: number;
 }
-type Field = 'diameterMm' | 'heightMm' | 'lengthMm' | 'widthMm' | 'capacityMl' | 'finishedG' | 'usualMl';
+type Field =
+  | 'diameterMm'
+  | 'heightMm'
+  | 'lengthMm'
+  | 'widthMm'
+  | 'capacityMl'
+  | 'finishedG'
+  | 'usualMl'
+  | 'roundMm'
+  | 'tallMm';
 
 interface SizeField {
   readonly name: string;
@@ -61,9 +80,12 @@ const FIELDS: Readonly<Record<Field, SizeField>> = {
   widthMm: { name: 'Width', unit: 'mm', min: 10, max: 2000 },
   capacityMl: { name: 'Brimful', unit: 'ml', min: 1, max: 200_000 },
   finishedG: { name: 'Filled', unit: 'g', min: 10, max: 50_000 },
+  roundMm: { name: 'Inner diameter, if measured', unit: 'mm', min: 5, max: 1000 },
+  tallMm: { name: 'Inner height, if measured', unit: 'mm', min: 1, max: 1000 },
   usualMl: { name: 'Usual fill', unit: 'ml', min: 0.5, max: 20_000, unitStays: true },
 };
 const size = (field: Field) => typedNumber(rangeOf(FIELDS[field]));
+const sizeOrNothing = (field: Field) => typedNumberOrNothing(rangeOf(FIELDS[field]));
 const SIZES = z.object({
   diameterMm: size('diameterMm'),
   heightMm: size('heightMm'),
@@ -72,6 +94,8 @@ const SIZES = z.object({
   capacityMl: size('capacityMl'),
   finishedG: size('finishedG'),
   usualMl: size('usualMl'),
+  roundMm: sizeOrNothing('roundMm'),
+  tallMm: sizeOrNothing('tallMm'),
 });
 const NONE: z.input<typeof SIZES> = {
   diameterMm: '',
@@ -81,10 +105,20 @@ const NONE: z.input<typeof SIZES> = {
   capacityMl: '',
   finishedG: '',
   usualMl: '',
+  roundMm: '',
+  tallMm: '',
 };
+/** As many as any cooker takes. */
+const FITS = typedNumberOrNothing(rangeOf({ name: 'How many fit', unit: '', min: 0, max: 500, whole: true }));
 const NAME = typedLine({ label: 'Name' });
 const KINDS: readonly KindForm[] = [
-  { kind: 'jar', words: 'jar', fields: ['capacityMl'], usualFill: 2 / 3, fillLimit: 0.75 },
+  {
+    kind: 'jar',
+    words: 'jar',
+    fields: ['capacityMl', 'roundMm', 'tallMm'],
+    usualFill: 2 / 3,
+    fillLimit: 0.75,
+  },
   { kind: 'bag', words: 'bag', fields: ['capacityMl', 'finishedG'], usualFill: 0.6, fillLimit: 0.75 },
   {
     kind: 'dish',
@@ -93,7 +127,13 @@ const KINDS: readonly KindForm[] = [
     usualFill: 0.25,
     fillLimit: 0.6,
   },
-  { kind: 'bottle', words: 'bottle', fields: ['capacityMl'], usualFill: 0.5, fillLimit: 0.5 },
+  {
+    kind: 'bottle',
+    words: 'bottle',
+    fields: ['capacityMl', 'roundMm', 'tallMm'],
+    usualFill: 0.5,
+    fillLimit: 0.5,
+  },
   { kind: 'syringe', words: 'syringe', fields: ['capacityMl'], usualFill: 1, fillLimit: 1 },
   {
     kind: 'tray',
@@ -126,6 +166,11 @@ const KINDS: readonly KindForm[] = [
       --glyph-height: 34px;
       width: 52px;
     }
+    @media (max-width: 560px) {
+      .mat-column-fillLimit {
+        display: none;
+      }
+    }
   `,
 })
 export class Vessels {
@@ -144,7 +189,7 @@ export class Vessels {
   private readonly kindOf = valueOf(this.kind);
   private readonly typed = valueOf(this.sizes);
   protected readonly form = computed(() => KINDS.find((k) => k.kind === this.kindOf()) ?? KINDS[0]!);
-  protected readonly columns = ['drawing', 'name', 'capacityMl', 'fillLimit'];
+  protected readonly columns = ['drawing', 'name', 'capacityMl', 'fillLimit', 'out'];
   protected readonly source = new MatTableDataSource<VesselType>();
   private readonly sort = viewChild.required(MatSort);
   private readonly vessels = computed(() =>
@@ -160,7 +205,39 @@ export class Vessels {
     }, ''),
   );
 
+  protected readonly gone = computed(() =>
+    (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.isGone === true),
+  );
+  /** What it may be cooked in; dishes and syringes are not. */
+  protected readonly cookers = computed(() =>
+    isCookedFull({ kind: this.kindOf() })
+      ? (this.store.house()?.records.appliances ?? []).filter((a) => a.isGone !== true)
+      : [],
+  );
+  protected readonly fits = new FormRecord<FormControl<string>>({});
+  /** How many are likely to fit, by cooker, as far as it is measured. */
+  protected readonly likely = computed((): ReadonlyMap<string, string> => {
+    const vessel = unlessRefused(() => this.vesselOf('', this.typed()), undefined);
+    return new Map(
+      vessel === undefined ? [] : this.cookers().map((a) => [a.id, `about ${likelyPlaces(a, vessel)}`]),
+    );
+  });
+
   constructor() {
+    effect(() => {
+      const ids = this.cookers().map((a) => a.id);
+      untracked(() => {
+        for (const id of Object.keys(this.fits.controls).filter((k) => !ids.includes(k))) {
+          this.fits.removeControl(id);
+        }
+        for (const id of ids) {
+          this.fits.addControl(
+            id,
+            new FormControl('', { nonNullable: true, validators: checkedBy(() => FITS) }),
+          );
+        }
+      });
+    });
     effect(() => {
       this.source.data = this.vessels();
       this.source.sort = this.sort();
@@ -183,18 +260,43 @@ export class Vessels {
 
   protected async add(): Promise<void> {
     const areSizesSound = isSound(this.sizes, this.host);
-    if (!isSound(this.name, this.host) || !areSizesSound) {
+    if (!isSound(this.name, this.host) || !areSizesSound || !isSound(this.fits, this.host)) {
       return;
     }
-    const name = NAME.parse(this.name.value);
-    const { kind, fields, usualFill, fillLimit } = this.form();
-    const texts = this.sizes.getRawValue();
-    const capacityMl = this.capacityMl(texts);
-    const sizes = Object.fromEntries(
-      fields.filter((f) => f !== 'capacityMl').map((f) => [f, measureOf(f, texts)]),
+    const vessel = this.vesselOf(NAME.parse(this.name.value), this.sizes.getRawValue());
+    const places = new Map(
+      this.cookers().map((a) => [
+        a.id,
+        FITS.parse(this.fits.controls[a.id]?.value ?? '') ?? likelyPlaces(a, vessel),
+      ]),
     );
-    const usualMl = fields.includes('usualMl') ? measureOf('usualMl', texts) : undefined;
-    const vessel: VesselType = {
+    if (await this.settings.addVesselType(vessel, places)) {
+      this.name.reset();
+      this.sizes.reset(NONE);
+      this.fits.reset();
+    }
+  }
+
+  protected takeOut(vessel: VesselType): void {
+    void this.settings.change('vesselTypes', vessel.id, { isGone: true });
+  }
+
+  protected putBack(vessel: VesselType): void {
+    void this.settings.change('vesselTypes', vessel.id, { isGone: undefined });
+  }
+
+  /** What is typed, as a kind of vessel. @throws CoreError where a measure is none */
+  private vesselOf(name: string, texts: Texts): VesselType {
+    const { kind, fields, usualFill, fillLimit } = this.form();
+    const capacityMl = this.capacityMl(texts);
+    const has = (field: Field) => fields.includes(field) && texts[field].trim() !== '';
+    const sizes = Object.fromEntries(
+      fields
+        .filter((f) => f !== 'capacityMl' && has(f))
+        .map((f) => [f === 'roundMm' ? 'diameterMm' : f === 'tallMm' ? 'heightMm' : f, measureOf(f, texts)]),
+    );
+    const usualMl = has('usualMl') ? measureOf('usualMl', texts) : undefined;
+    return {
       id: newId(Date.now(), Math.random),
       schemaVersion: 1,
       updatedAt: new Date().toISOString(),
@@ -208,10 +310,6 @@ export class Vessels {
       source: 'your own measures',
       ...sizes,
     };
-    if (await this.settings.add('vesselTypes', vessel)) {
-      this.name.reset();
-      this.sizes.reset(NONE);
-    }
   }
 
   protected readonly volume = volumeWords;

@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatRadioButton } from '@angular/material/radio';
 import { format, parseISO } from 'date-fns';
 import {
   atmosphericPressure,
   formatNumber,
   householdAtmosphereKPa,
+  isCookedFull,
+  isFilledHere,
   isPressureCooker,
   learnedFrom,
   type Appliance,
@@ -25,7 +28,7 @@ type Gauge = NonNullable<Appliance['gauge']>;
 /** One cooker: its limits, its gauge, what fits, and what it has shown of itself. */
 @Component({
   selector: 'nw-appliance-card',
-  imports: [ChoiceField, DateField, Fold, KeptNumberField, MatRadioButton, PressureField],
+  imports: [ChoiceField, DateField, Fold, KeptNumberField, MatButton, MatRadioButton, PressureField],
   host: { role: 'group', '[attr.aria-label]': 'appliance().name' },
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -56,6 +59,9 @@ type Gauge = NonNullable<Appliance['gauge']>;
     <p class="soft small">
       Figures {{ a.source }}; change them to what is printed on yours. Never above the printed pressure.
     </p>
+    @if (!a.inUse) {
+      <button type="button" matButton class="word" (click)="takeOut()">It is no longer here</button>
+    }
   `,
 })
 export class ApplianceCard {
@@ -95,9 +101,7 @@ export class ApplianceCard {
     return gaugeTestedAt === undefined ? null : parseISO(gaugeTestedAt);
   });
   private readonly fillable = computed(() =>
-    (this.store.house()?.records.vesselTypes ?? []).filter(
-      (v) => v.kind !== 'dish' && v.kind !== 'syringe' && !v.id.startsWith('culture-'),
-    ),
+    (this.store.house()?.records.vesselTypes ?? []).filter((v) => isCookedFull(v) && isFilledHere(v)),
   );
 
   protected readonly fields = computed((): readonly KeptNumber[] => {
@@ -111,6 +115,26 @@ export class ApplianceCard {
         max: 200,
         shown: a.volumeL,
         keep: (volumeL) => this.change({ volumeL }),
+      },
+      {
+        id: `${a.id}-across`,
+        label: 'Inner diameter, if measured',
+        unit: 'mm',
+        min: 50,
+        max: 2000,
+        shown: a.innerDiameterMm,
+        mayBeEmpty: true,
+        keep: (innerDiameterMm) => this.change({ innerDiameterMm }),
+      },
+      {
+        id: `${a.id}-tall`,
+        label: 'Height above its rack, if measured',
+        unit: 'mm',
+        min: 50,
+        max: 2000,
+        shown: a.innerHeightMm,
+        mayBeEmpty: true,
+        keep: (innerHeightMm) => this.change({ innerHeightMm }),
       },
       ...(a.gauge === 'dial'
         ? [
@@ -204,6 +228,11 @@ export class ApplianceCard {
       ? 'Come-up, water and cooling are estimated from energy until its cooks have shown them.'
       : `Its cooks have shown: ${parts.join(', ')}.`;
   });
+
+  /** What was cooked in it stays; nothing is planned for it any more. */
+  protected takeOut(): void {
+    void this.change({ isGone: true });
+  }
 
   protected keepPressure(meaning: PressureMeaning): void {
     void this.change({ ratedGaugeKPa: meaning.gaugeKPa });

@@ -2,7 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatRadioGroup } from '@angular/material/radio';
-import { APPLIANCE_STARTS, ApplianceKind, newAppliance, newId } from '../../../core/index';
+import {
+  APPLIANCE_STARTS,
+  ApplianceKind,
+  isCookedFull,
+  isFilledHere,
+  newAppliance,
+  newId,
+} from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
@@ -28,6 +35,12 @@ const MOST_NAME = 60;
       <nw-choice-field name="What is it" [control]="another.controls.kind" [options]="kinds" />
       <nw-text-field name="Its name" [longest]="mostName" [control]="another.controls.name" />
       <button type="submit" matButton="outlined" class="deed">Add it</button>
+      @for (appliance of gone(); track appliance.id) {
+        <p class="soft">
+          {{ appliance.name }} is no longer here.
+          <button type="button" matButton class="word" (click)="putBack(appliance.id)">Put it back</button>
+        </p>
+      }
     </form>
   `,
   styles: `
@@ -62,7 +75,9 @@ export class Appliances {
     kind: new FormControl<ApplianceKind>('canner', { nonNullable: true }),
     name: new FormControl('', { nonNullable: true }),
   });
-  protected readonly appliances = computed(() => this.store.house()?.records.appliances ?? []);
+  private readonly all = computed(() => this.store.house()?.records.appliances ?? []);
+  protected readonly appliances = computed(() => this.all().filter((a) => a.isGone !== true));
+  protected readonly gone = computed(() => this.all().filter((a) => a.isGone === true));
   /** One cooker leads the plans; the other is still there to load. */
   protected readonly inUse = keptChoice(
     '',
@@ -74,9 +89,17 @@ export class Appliances {
     const { kind, name } = this.another.getRawValue();
     const words = name.trim() || APPLIANCE_STARTS[kind].name;
     const id = `appliance-${newId(Date.now(), Math.random)}`;
-    if (await this.settings.add('appliances', newAppliance(kind, id, words, new Date().toISOString()))) {
+    const vessels = (this.store.house()?.records.vesselTypes ?? []).filter(
+      (v) => isCookedFull(v) && isFilledHere(v),
+    );
+    const appliance = newAppliance(kind, id, words, new Date().toISOString(), vessels);
+    if (await this.settings.add('appliances', appliance)) {
       this.another.controls.name.reset();
     }
+  }
+
+  protected putBack(id: string): void {
+    void this.settings.change('appliances', id, { isGone: undefined });
   }
 
   private async use(id: string): Promise<void> {

@@ -92,7 +92,9 @@ describe('the Stove, for every medium', () => {
   it('doses agar on what is left of the potato water, and counts the plates it fills', async () => {
     await make('kitchen-potato-agar', 'dish-90', 20);
     expect(stove.text()).toMatch(/88 ?g ?Potato, raw, diced/);
-    expect(stove.text()).withContext('440 ml are wanted, a fifth boils away').toMatch(/550 ?g ?Water/);
+    expect(stove.text())
+      .withContext('440 ml are wanted, a fifth boils away')
+      .toMatch(/550 ?g ?Water/);
     await stove.press('Start simmer');
     await stove.press('Strained');
     expect(stove.text()).not.toContain('Potato, raw, diced');
