@@ -37,9 +37,7 @@ function inRows(aroundMm: number, lengthMm: number, depthMm: number): number {
   const most = Math.floor(aroundMm / depthMm);
   const countOf = (rows: number) =>
     Array.from({ length: rows }, (_, i) => {
-      const from = Math.abs((i - rows / 2) * depthMm);
-      const to = Math.abs((i + 1 - rows / 2) * depthMm);
-      const outer = Math.max(from, to);
+      const outer = (Math.abs(i + 0.5 - rows / 2) + 0.5) * depthMm;
       return outer > radius ? 0 : Math.floor((2 * Math.sqrt(radius ** 2 - outer ** 2)) / lengthMm + 1e-9);
     }).reduce((sum, n) => sum + n, 0);
   return Math.max(0, ...Array.from({ length: most }, (_, i) => countOf(i + 1)));

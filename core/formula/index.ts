@@ -70,6 +70,7 @@ export {
   boxMl,
   cylinderMl,
   isCookedFull,
+  isCookedHere,
   isFilledHere,
   pluralOf,
   pourDepthMm,

@@ -45,6 +45,11 @@ export function isCookedFull({ kind }: Pick<VesselType, 'kind'>): boolean {
   return kind !== 'dish' && kind !== 'syringe';
 }
 
+/** What goes into a cooker of this house. */
+export function isCookedHere(vessel: VesselType): boolean {
+  return isFilledHere(vessel) && isCookedFull(vessel);
+}
+
 /** "2.3 kg bags", "90 mm dishes". */
 export function pluralOf(name: string): string {
   return `${name}${/(s|sh|ch|x)$/i.test(name) ? 'es' : 's'}`;

@@ -6,8 +6,7 @@ import {
   atmosphericPressure,
   formatNumber,
   householdAtmosphereKPa,
-  isCookedFull,
-  isFilledHere,
+  isCookedHere,
   isPressureCooker,
   learnedFrom,
   type Appliance,
@@ -101,7 +100,7 @@ export class ApplianceCard {
     return gaugeTestedAt === undefined ? null : parseISO(gaugeTestedAt);
   });
   private readonly fillable = computed(() =>
-    (this.store.house()?.records.vesselTypes ?? []).filter((v) => isCookedFull(v) && isFilledHere(v)),
+    (this.store.house()?.records.vesselTypes ?? []).filter(isCookedHere),
   );
 
   protected readonly fields = computed((): readonly KeptNumber[] => {

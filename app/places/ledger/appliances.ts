@@ -2,14 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatRadioGroup } from '@angular/material/radio';
-import {
-  APPLIANCE_STARTS,
-  ApplianceKind,
-  isCookedFull,
-  isFilledHere,
-  newAppliance,
-  newId,
-} from '../../../core/index';
+import { APPLIANCE_STARTS, ApplianceKind, isCookedHere, newAppliance, newId } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
@@ -89,9 +82,7 @@ export class Appliances {
     const { kind, name } = this.another.getRawValue();
     const words = name.trim() || APPLIANCE_STARTS[kind].name;
     const id = `appliance-${newId(Date.now(), Math.random)}`;
-    const vessels = (this.store.house()?.records.vesselTypes ?? []).filter(
-      (v) => isCookedFull(v) && isFilledHere(v),
-    );
+    const vessels = (this.store.house()?.records.vesselTypes ?? []).filter(isCookedHere);
     const appliance = newAppliance(kind, id, words, new Date().toISOString(), vessels);
     if (await this.settings.add('appliances', appliance)) {
       this.another.controls.name.reset();
