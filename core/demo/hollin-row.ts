@@ -67,17 +67,17 @@ export function hollinRow(
   return { ...demo.records, readings };
 }
 
-/** Invented prices and stocks of the made-up household. */
-const SHELF: Readonly<Record<string, { pricePerKg: number; massG?: number; lot?: string }>> = {
-  wheat: { pricePerKg: 1.2, massG: 22_000, lot: 'lot 3' },
-  rye: { pricePerKg: 1.6, massG: 9000 },
-  'barley-covered': { pricePerKg: 1, massG: 20_000 },
-  gypsum: { pricePerKg: 3.5, massG: 1800 },
-  'hardwood-pellets': { pricePerKg: 0.45, massG: 30_000 },
-  'wheat-bran': { pricePerKg: 1.1, massG: 4000 },
-  'soy-hull': { pricePerKg: 0.8, massG: 6000 },
-  'malt-dry': { pricePerKg: 14, massG: 800 },
-  agar: { pricePerKg: 62, massG: 250 },
+/** Invented packages and stocks of the made-up household. */
+const SHELF: Readonly<Record<string, { price: number; packageG: number; massG?: number; lot?: string }>> = {
+  wheat: { price: 24, packageG: 20_000, massG: 22_000, lot: 'lot 3' },
+  rye: { price: 8, packageG: 5000, massG: 9000 },
+  'barley-covered': { price: 20, packageG: 20_000, massG: 20_000 },
+  gypsum: { price: 7, packageG: 2000, massG: 1800 },
+  'hardwood-pellets': { price: 6.75, packageG: 15_000, massG: 30_000 },
+  'wheat-bran': { price: 5.5, packageG: 5000, massG: 4000 },
+  'soy-hull': { price: 8, packageG: 10_000, massG: 6000 },
+  'malt-dry': { price: 7, packageG: 500, massG: 800 },
+  agar: { price: 6.2, packageG: 100, massG: 250 },
 };
 
 /** What the made-up household calls its places, and what it keeps them at. */
@@ -95,7 +95,7 @@ function withShelf(
     ? material
     : {
         ...material,
-        pricePerKg: shelf.pricePerKg,
+        bought: { price: shelf.price, massG: shelf.packageG, on: countedAt.slice(0, 10) },
         ...(shelf.massG !== undefined && { stock: { massG: shelf.massG, countedAt } }),
         ...(shelf.lot !== undefined && { lot: shelf.lot }),
       };

@@ -1,10 +1,13 @@
 import { requireWithin } from '../base/errors.js';
 import type { Household, VesselType } from '../record/definitions.js';
+import { pricePerFilling, pricePerKgOf } from './prices.js';
 import type { ScaledFormula } from './scaled-formula.js';
 
 /** What a batch costs, in the household's own money. */
 export interface BatchCost {
   readonly materials: number;
+  /** Of the vessels, as far as they are used up by it; 0 where they have no price. */
+  readonly vessels: number;
   readonly cooks: number;
   readonly total: number;
   readonly each: number;
@@ -19,6 +22,9 @@ export interface MaterialsCost {
   readonly amount: number;
   readonly unpriced: readonly string[];
 }
+
+/** A gram of the dearest that is bought, at what a package may cost. */
+const MOST_PRICE_PER_KG = 1e9;
 
 /** @throws CoreError for a price that is none */
 export function materialsCost(
@@ -37,7 +43,7 @@ export function materialsCost(
       const price = requireWithin(pricePerKg, {
         field: { field: 'price', of: name },
         min: 0,
-        max: 10_000,
+        max: MOST_PRICE_PER_KG,
       });
       amount += (price * massG) / 1000;
     }
@@ -52,15 +58,22 @@ export function costOf(
   cooksNeeded: number,
 ): BatchCost {
   const { amount: materials, unpriced } = materialsCost(
-    scaled.parts.map(({ material: { name, pricePerKg }, massG }) => ({ name, massG, pricePerKg })),
+    scaled.parts.map(({ material, massG }) => ({
+      name: material.name,
+      massG,
+      pricePerKg: pricePerKgOf(material),
+    })),
   );
+  const vessels = (pricePerFilling(scaled.vessel) ?? 0) * scaled.count;
   const cooks = (house.cookPrice ?? 0) * cooksNeeded;
-  const each = (materials + cooks) / scaled.count;
+  const total = materials + vessels + cooks;
+  const each = total / scaled.count;
   const boughtEach = house.boughtPrice?.[boughtAs(scaled.vessel)];
   return {
     materials,
+    vessels,
     cooks,
-    total: materials + cooks,
+    total,
     each,
     unpriced,
     ...(boughtEach !== undefined && {

@@ -8,6 +8,7 @@ export { blendOf, fieldCapacityOf, type Blend, type BlendPart } from './blend.js
 export { pourOut, splitIntoBottles, vesselsFrom, type Pour } from './bottles.js';
 export { correctMix, type Correction } from './correct.js';
 export { boughtAs, costOf, type BatchCost } from './cost.js';
+export { pricePerFilling, pricePerKgOf, usesOf } from './prices.js';
 export { findingsFor, LIMITS, type Finding, type FindingCode } from './findings.js';
 export {
   SCHOOLS,

@@ -182,6 +182,37 @@ describe('cost', () => {
     expect(costOf(scaled, {}, 1).bought).toBeUndefined();
   });
 
+  it('goes by the package as it was bought, and by the share of a vessel that a filling uses up', () => {
+    const inPackages = {
+      ...scaled,
+      vessel: { ...scaled.vessel, boughtPack: { price: 18, count: 12 } },
+      parts: scaled.parts.map((p) => ({
+        ...p,
+        material: {
+          ...p.material,
+          ...(p.material.id === 'wheat'
+            ? { bought: { price: 18.5, massG: 20_000, on: '2026-10-01' }, pricePerKg: 7 }
+            : { bought: { price: 6.9, massG: 454 } }),
+        },
+      })),
+    };
+    const [wheat, gypsum] = scaled.parts;
+    const cost = costOf(inPackages, {}, 0);
+    // By hand: 18.50 for 20 kg, 6.90 for 454 g; a jar of 1.50 is filled fifty times.
+    expect(cost.materials).toBeCloseTo((18.5 / 20_000) * wheat!.massG + (6.9 / 454) * gypsum!.massG, 9);
+    expect(cost.vessels).toBeCloseTo((1.5 / 50) * scaled.count, 9);
+    expect(cost.total).toBeCloseTo(cost.materials + cost.vessels, 9);
+    expect(cost.unpriced).toEqual([]);
+    const bags = { ...inPackages, vessel: { ...inPackages.vessel, kind: 'bag' as const } };
+    expect(costOf(bags, {}, 0).vessels)
+      .withContext('thrown away')
+      .toBeCloseTo(1.5 * scaled.count, 9);
+    const twice = { ...inPackages, vessel: { ...bags.vessel, uses: 2 } };
+    expect(costOf(twice, {}, 0).vessels)
+      .withContext('washed once')
+      .toBeCloseTo(0.75 * scaled.count, 9);
+  });
+
   it('refuses a negative price by name', () => {
     const bad = {
       ...scaled,

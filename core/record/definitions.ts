@@ -33,6 +33,9 @@ const Density = figureWithin(1e-3, 25_000);
 /** Days from a beginning; no run takes longer than a year and a half. */
 const Days = figureWithin(0.1, 550);
 
+/** What was paid for a package, in the household's money, and the day it was bought. */
+const paid = { price: z.number().nonnegative().max(100_000), on: z.iso.date().optional() };
+
 /** What an ingredient is to a medium; it decides in what it is looked for and how it is judged. */
 export const MaterialFamily = z.enum([
   'gel',
@@ -76,6 +79,9 @@ export const Material = z.strictObject({
   traits: z.array(MaterialTrait).max(4).optional(),
   /** The user's own lot, dried and weighed; it wins over `moisture`. */
   measuredMoisture: Share.optional(),
+  /** The package that was bought last. */
+  bought: z.strictObject({ ...paid, massG: z.number().min(0.1).max(10_000_000) }).optional(),
+  /** In rows of before packages were kept; a package wins over it. */
   pricePerKg: z.number().nonnegative().max(10_000).optional(),
   /** What stood on the shelf when it was last counted. */
   stock: z.strictObject({ massG: z.number().nonnegative().max(10_000_000), countedAt: Instant }).optional(),
@@ -217,6 +223,10 @@ export const VesselType = z
     /** A dish in several parts that do not touch: each is sown on its own. */
     compartments: z.number().int().min(2).max(8).optional(),
     emptyG: z.number().nonnegative().max(20_000),
+    /** The package of them that was bought last. */
+    boughtPack: z.strictObject({ ...paid, count: z.number().int().min(1).max(10_000) }).optional(),
+    /** How often one is filled before it is thrown away; as is usual of its kind if left out. */
+    uses: z.number().int().min(1).max(10_000).optional(),
     /** No longer there: nothing is filled into such a one any more. */
     isGone: z.literal(true).optional(),
     source: Line,

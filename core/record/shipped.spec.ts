@@ -45,11 +45,19 @@ describe('shipped definitions', () => {
   });
 
   it('bring a corrected figure to a house that did not change it, and keep what is the household’s own', () => {
-    const house = withRye({ pricePerKg: 1.6, lot: 'lot 3', updatedAt: '2026-07-01T00:00:00.000Z' });
+    const house = withRye({
+      bought: { price: 18.5, massG: 20_000, on: '2026-06-30' },
+      lot: 'lot 3',
+      updatedAt: '2026-07-01T00:00:00.000Z',
+    });
     const better = rye(refreshShipped(house, later()).rows.materials)!;
     expect(better.densityGPerL!.value).toBe(715);
     expect(better).toEqual(
-      jasmine.objectContaining({ pricePerKg: 1.6, lot: 'lot 3', updatedAt: '2026-07-01T00:00:00.000Z' }),
+      jasmine.objectContaining({
+        bought: { price: 18.5, massG: 20_000, on: '2026-06-30' },
+        lot: 'lot 3',
+        updatedAt: '2026-07-01T00:00:00.000Z',
+      }),
     );
   });
 

@@ -36,6 +36,9 @@ const CORRECTED: Readonly<Record<string, number>> = {
 
 /** Fields of shipped rows that are the household's own and never come from us. */
 const OWN_FIELDS = [
+  'bought',
+  'boughtPack',
+  'uses',
   'pricePerKg',
   'stock',
   'lot',

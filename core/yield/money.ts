@@ -1,5 +1,6 @@
 import { heldAtFirst } from '../culture/amounts.js';
 import { boughtAs, materialsCost, type MaterialsCost } from '../formula/cost.js';
+import { pricePerFilling, pricePerKgOf } from '../formula/prices.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { allThatWentIn } from '../house/went-in.js';
 
@@ -12,8 +13,8 @@ export type MoneySpent = MaterialsCost;
 export type PricedHouse = Pick<House, 'records' | 'household' | 'batchById' | 'vesselById' | 'cookById'>;
 
 /**
- * Materials as they went in, at the prices of today, its share of the cook that it was in, and what it got of other vessels, which cost
- * something too. What came in costs what such a one is bought for.
+ * Materials as they went in and the vessel, at the prices of today, its share of the cook that it was in, and what it got of
+ * other vessels, which cost something too. What came in costs what such a one is bought for.
  *
  * @returns undefined where nothing of it has a price
  */
@@ -27,11 +28,29 @@ export function moneySpentOnAll(views: readonly VesselView[], house: PricedHouse
   return added(views.map((view) => spentOn(view, house, prices, MOST_FORBEARS)));
 }
 
-type Prices = ReadonlyMap<string, number>;
+interface Prices {
+  /** Of a kilogram, by id of the ingredient. */
+  readonly perKg: ReadonlyMap<string, number>;
+  /** Of one filling, by id of the kind of vessel. */
+  readonly perFilling: ReadonlyMap<string, number>;
+}
 
 function pricesOf({ records }: PricedHouse): Prices {
+  return {
+    perKg: knownOf(records.materials, pricePerKgOf),
+    perFilling: knownOf(records.vesselTypes, pricePerFilling),
+  };
+}
+
+function knownOf<T extends { readonly id: string }>(
+  rows: readonly T[],
+  priceOf: (row: T) => number | undefined,
+): ReadonlyMap<string, number> {
   return new Map(
-    records.materials.flatMap((m) => (m.pricePerKg === undefined ? [] : [[m.id, m.pricePerKg] as const])),
+    rows.flatMap((row) => {
+      const price = priceOf(row);
+      return price === undefined ? [] : [[row.id, price] as const];
+    }),
   );
 }
 
@@ -41,8 +60,13 @@ function spentOn(
   prices: Prices,
   forbears: number,
 ): MoneySpent | undefined {
-  const own = view.batch.plan === undefined ? bought(view, house) : made(view, house, prices);
-  return added([own, cooked(view, house), ...(forbears === 0 ? [] : given(view, house, prices, forbears))]);
+  const own =
+    view.batch.plan === undefined ? [bought(view, house)] : [made(view, house, prices), filled(view, prices)];
+  return added([
+    ...own,
+    cooked(view, house),
+    ...(forbears === 0 ? [] : given(view, house, prices, forbears)),
+  ]);
 }
 
 /** What is drawn off cost what it was drawn from; all else that has no plan was bought, or might have been. */
@@ -56,9 +80,15 @@ function made({ batch }: VesselView, house: PricedHouse, prices: Prices): MoneyS
   const parts = view === undefined ? [] : allThatWentIn(view);
   const count = view?.vessels.length ?? 1;
   const { amount, unpriced } = materialsCost(
-    parts.map(({ name, massG, materialId }) => ({ name, massG, pricePerKg: prices.get(materialId) })),
+    parts.map(({ name, massG, materialId }) => ({ name, massG, pricePerKg: prices.perKg.get(materialId) })),
   );
   return unpriced.length === parts.length ? undefined : { amount: amount / count, unpriced };
+}
+
+/** The vessel itself, as far as this filling uses it up. */
+function filled({ batch }: VesselView, { perFilling }: Prices): MoneySpent | undefined {
+  const amount = perFilling.get(batch.vessel.id);
+  return amount === undefined ? undefined : { amount, unpriced: [] };
 }
 
 function cooked({ state }: VesselView, { household, cookById }: PricedHouse): MoneySpent | undefined {

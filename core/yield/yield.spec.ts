@@ -175,6 +175,25 @@ describe('money and hours', () => {
     expect(moneySpentOnAll([view, view], house)!.amount).toBeCloseTo(2 * ofBlock, 9);
   });
 
+  it('of bags and jars: a bag is used up at once, a jar by many fillings, by the package that was bought', () => {
+    const bench = new CultureBench();
+    const [block] = blocksOf(bench, 2);
+    const view = bench.view(block);
+    const jar = bench.view(view.state.sourceVesselIds[0]);
+    const house = priced(bench, {});
+    const before = moneySpentOn(view, house)!.amount;
+    const vesselTypes = house.records.vesselTypes.map((v) =>
+      v.id === view.batch.vessel.id
+        ? { ...v, boughtPack: { price: 24, count: 50 } }
+        : v.id === jar.batch.vessel.id
+          ? { ...v, boughtPack: { price: 18, count: 12 }, uses: 60 }
+          : v,
+    );
+    const after = moneySpentOn(view, { ...house, records: { ...house.records, vesselTypes } })!.amount;
+    // By hand: 24 / 50 for the bag; 18 / 12 / 60 for a filling of the jar, of which it got 100 g.
+    expect(after - before).toBeCloseTo(0.48 + (0.025 * 100) / jar.batch.plan!.vesselWetG, 9);
+  });
+
   it('name what has no price', () => {
     const bench = new CultureBench();
     const [block] = blocksOf(bench, 1);

@@ -1,4 +1,7 @@
+import { TestBed } from '@angular/core/testing';
+import { format } from 'date-fns';
 import { vesselsFor } from '../../../core/index';
+import { Definitions } from '../../data/journal/definitions';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
 import { CheckRecipe } from './check-recipe';
@@ -92,15 +95,44 @@ describe('the sheets of the Desk', () => {
 
     it('keep a price, a lot and a stock, and refuse a negative price at its field', async () => {
       const page = await render(Materials, { open: 'wheat' });
-      await page.fill('Price of a kg', '1,20');
+      expect(page.text()).toMatch(/known, 0 counted on the shelf/);
+      await page.fill('Price of a package', '18,50');
+      expect(page.text()).withContext('of a kilogram, until more is said').toContain('18.50 a kg');
+      await page.fill('It holds', '20 kg');
+      await page.fill('Bought on', '3 Oct 2026');
       await page.fill('On the shelf', '5000');
-      await page.fill('Price of a kg', '-1');
+      await page.fill('Price of a package', '-1');
       expect(page.text()).toContain(
-        'Price of a kg must be between 0 and 10000. You gave -1. Nothing was changed.',
+        'Price of a package must be between 0 and 100000. You gave -1. Nothing was changed.',
       );
-      const wheat = setup.house().records.materials.find((m) => m.id === 'wheat')!;
-      expect([wheat.pricePerKg, wheat.stock?.massG]).toEqual([1.2, 5000]);
+      const wheat = () => setup.house().records.materials.find((m) => m.id === 'wheat')!;
+      expect(wheat().bought).toEqual({ price: 18.5, massG: 20_000, on: '2026-10-03' });
+      expect(wheat().stock?.massG).toBe(5000);
       expect(page.text()).toContain('5 000 g left');
+      expect(page.text()).toMatch(/known, 1 counted on the shelf/);
+      expect(page.text()).toContain('0.93 a kg');
+      await page.fill('Price of a package', '21');
+      expect(wheat().bought)
+        .withContext('another package, of today')
+        .toEqual({
+          price: 21,
+          massG: 20_000,
+          on: format(new Date(), 'yyyy-MM-dd'),
+        });
+      await page.fill('Price of a package', '');
+      expect(wheat().bought).toBeUndefined();
+    });
+
+    it('show a price of before packages, and keep it as one', async () => {
+      const old = setup.house().records.materials.find((m) => m.id === 'rye')!;
+      await TestBed.inject(Definitions).put('materials', { ...old, pricePerKg: 1.6 });
+      await until(setup.store, (h) => h.records.materials.some((m) => m.pricePerKg === 1.6));
+      const page = await render(Materials, { open: 'rye' });
+      expect(page.text()).toContain('1.60 a kg');
+      await page.fill('It holds', '500');
+      const rye = setup.house().records.materials.find((m) => m.id === 'rye')!;
+      expect([rye.bought, rye.pricePerKg]).toEqual([{ price: 1.6, massG: 500 }, undefined]);
+      expect(page.text()).toContain('3.20 a kg');
     });
 
     it('are copied to be changed; what ships stays', async () => {
@@ -168,6 +200,24 @@ describe('the sheets of the Desk', () => {
     const fits = (id: string) => appliances.find((a) => a.id === id)!.places[jar.id];
     expect([fits('canner'), fits('multi-cooker')]).toEqual([4, 1]);
     expect(jar.diameterMm).toBeUndefined();
+  });
+
+  it('bags and jars cost what their package did, a jar by its many fillings', async () => {
+    const page = await render(Vessels);
+    const quart = () => setup.house().records.vesselTypes.find((v) => v.id === 'quart-jar')!;
+    await page.choose('Of', 'quart jars');
+    expect(page.text()).toContain('No price yet: they count as nothing.');
+    await page.fill('Price of a package', '18');
+    await page.fill('Pieces in it', '12');
+    expect(page.text()).toContain('1.50 each, 0.03 of it for one filling.');
+    await page.fill('Filled how often', '10');
+    expect(page.text()).toContain('1.50 each, 0.15 of it for one filling.');
+    expect(quart().boughtPack).toEqual({ price: 18, count: 12, on: format(new Date(), 'yyyy-MM-dd') });
+    expect(quart().uses).toBe(10);
+    await page.fill('Pieces in it', '2.5');
+    expect(page.text()).toContain('Nothing was changed.');
+    await page.choose('Of', 'pint jars');
+    expect(page.text()).withContext('each kind its own').toContain('No price yet: they count as nothing.');
   });
 
   it('a vessel is taken out of the plans and put back', async () => {

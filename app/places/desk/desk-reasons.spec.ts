@@ -74,6 +74,18 @@ describe('why a number of the Desk is what it is', () => {
     expect(reason.narrow).toBe('Give the prices under Materials');
   });
 
+  it('a price by the packages that were bought, with the day, and the vessels that it uses up', () => {
+    const materials = records.materials.map((m) =>
+      m.id === 'wheat' ? { ...m, bought: { price: 18.5, massG: 20_000, on: '2026-10-03' } } : m,
+    );
+    const { scaled } = planned('wheat-spawn', 'quart-jar', materials);
+    const vessel = { ...scaled.vessel, boughtPack: { price: 18, count: 12 } };
+    const reason = reasonForCost(costOf({ ...scaled, vessel }, {}, 0), { ...scaled, vessel }, '');
+    const lines = reason.steps.map((s) => `${s.text}: ${s.result}`);
+    expect(lines).toContain('Wheat, whole, 18.50 for 20\u2009000 g, 3 Oct 2026: 1.83');
+    expect(lines).toContain('quart jar, 1.50 each, filled 50 times: 0.24');
+  });
+
   it('a shopping list: what is there, what is missing, and what was never counted', () => {
     const list = [
       { materialId: 'wheat', name: 'Wheat', needG: 1980, haveG: 500, missingG: 1480 },

@@ -1,13 +1,18 @@
+import { format, parseISO } from 'date-fns';
 import { holdWords } from '../../data/words/heat-words';
 import {
   TRADE_GAUGE_KPA,
   formatNumber,
+  pricePerKgOf,
+  usesOf,
   type BatchCost,
   type CookPlan,
+  type Material,
   type Reason,
   type ScaledFormula,
   type ToBuy,
   type TreatmentAdvice,
+  type VesselType,
 } from '../../../core/index';
 import { amountWords, pressureWords, temperatureWords } from '../../data/words/measure-words';
 import { moneyWords } from '../../data/words/words';
@@ -60,16 +65,20 @@ export function reasonForCost(cost: BatchCost, scaled: ScaledFormula, currency: 
   return {
     title: `Why ${money(cost.total)}`,
     steps: [
-      ...scaled.parts.flatMap((p) =>
-        p.material.pricePerKg === undefined
+      ...scaled.parts.flatMap(({ material, massG }) => {
+        const pricePerKg = pricePerKgOf(material);
+        return pricePerKg === undefined
           ? []
           : [
               {
-                text: `${p.material.name}, ${money(p.material.pricePerKg)} a kg`,
-                result: money((p.material.pricePerKg * p.massG) / 1000),
+                text: `${material.name}, ${packageWords(material, pricePerKg, currency)}`,
+                result: money((pricePerKg * massG) / 1000),
               },
-            ],
-      ),
+            ];
+      }),
+      ...(cost.vessels === 0
+        ? []
+        : [{ text: vesselPriceWords(scaled.vessel, currency), result: money(cost.vessels) }]),
       { text: 'cooks', result: money(cost.cooks) },
       { text: `for ${scaled.count}, each`, result: money(cost.each) },
     ],
@@ -82,6 +91,23 @@ export function reasonForCost(cost: BatchCost, scaled: ScaledFormula, currency: 
         : `Your prices; none is given for ${cost.unpriced.join(', ')}.`,
     ...(cost.unpriced.length > 0 && { narrow: 'Give the prices under Materials' }),
   };
+}
+
+function packageWords({ bought }: Material, pricePerKg: number, currency: string): string {
+  return bought === undefined
+    ? `${moneyWords(pricePerKg, currency)} a kg`
+    : `${moneyWords(bought.price, currency)} for ${amountWords(bought.massG)}${boughtOnWords(bought.on)}`;
+}
+
+function vesselPriceWords(vessel: VesselType, currency: string): string {
+  const { name, boughtPack } = vessel;
+  const each = boughtPack && moneyWords(boughtPack.price / boughtPack.count, currency);
+  const uses = usesOf(vessel);
+  return `${name}, ${each ?? ''} each${uses === 1 ? '' : `, filled ${uses} times`}${boughtOnWords(boughtPack?.on)}`;
+}
+
+function boughtOnWords(on: string | undefined): string {
+  return on === undefined ? '' : `, ${format(parseISO(on), 'd MMM yyyy')}`;
 }
 
 /** What the batch needs, what is there, and what is missing. */

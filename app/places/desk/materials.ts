@@ -15,6 +15,7 @@ import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
 import { amountWords } from '../../data/words/measure-words';
 import { DryDownSheet } from './dry-down-sheet';
+import { MaterialPrice } from './material-price';
 import { checkedBy, typedLine } from '../../pieces/form/checked-by';
 import { shownControl, valueOf } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
@@ -71,7 +72,7 @@ interface FigureRow {
 /** The shelf: what each ingredient is, what is known of it and from where, what it costs, and how much is left. */
 @Component({
   selector: 'nw-materials',
-  imports: [DryDownSheet, KeptNumberField, MatButton, RouterLink, TextField],
+  imports: [DryDownSheet, KeptNumberField, MatButton, MaterialPrice, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './materials.html',
   styleUrls: ['./desk-page.scss', './materials.scss'],
@@ -99,7 +100,10 @@ export class Materials {
       return materials.length === 0 ? [] : [{ name, materials }];
     });
   });
-  protected readonly count = computed(() => this.all().length);
+  protected readonly counted = computed(() => {
+    const all = this.all();
+    return { known: all.length, onShelf: all.filter((m) => m.stock !== undefined).length };
+  });
   protected readonly chosen = computed(
     () =>
       this.all().find((m) => m.id === this.open()) ??
@@ -173,24 +177,10 @@ export class Materials {
     }
   }
 
-  protected readonly lotFields = computed<readonly KeptNumber[]>(() => {
+  protected readonly stock = computed((): KeptNumber | undefined => {
     const material = this.chosen();
-    if (material === undefined) {
-      return [];
-    }
-    const money = this.currency();
-    return [
-      {
-        id: `price-${material.id}`,
-        label: 'Price of a kg',
-        unit: money,
-        min: 0,
-        max: MOST_PRICE,
-        shown: material.pricePerKg,
-        mayBeEmpty: true,
-        keep: (pricePerKg) => this.settings.change('materials', material.id, { pricePerKg }),
-      },
-      {
+    return (
+      material && {
         id: `stock-${material.id}`,
         label: 'On the shelf',
         unit: 'g',
@@ -202,8 +192,8 @@ export class Materials {
           this.settings.change('materials', material.id, {
             stock: massG === undefined ? undefined : { massG, countedAt: new Date().toISOString() },
           }),
-      },
-    ];
+      }
+    );
   });
   /** What else a batch costs; the same for all materials. */
   protected readonly priceFields = computed<readonly KeptNumber[]>(() => {

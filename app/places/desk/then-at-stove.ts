@@ -10,6 +10,7 @@ import {
   temperatureRange,
   temperatureWords,
 } from '../../data/words/measure-words';
+import { listed } from '../../data/words/listed';
 import { HouseStore } from '../../data/store/house-store';
 import { moneyWords } from '../../data/words/words';
 import { DeskPlan } from './desk-plan';
@@ -88,14 +89,17 @@ export class ThenAtStove {
   });
   protected readonly stockWords = computed(() => {
     const list = this.plan.toBuy();
+    const uncounted = list.filter((b) => b.haveG === undefined).map((b) => b.name.toLowerCase());
     const missing = list.filter((b) => b.haveG !== undefined && b.missingG > 0);
-    if (missing.length > 0) {
-      return `To buy: ${missing.map((b) => `${amountWords(b.missingG)} ${b.name.toLowerCase()}`).join(', ')}`;
-    }
     const first = list.find((b) => b.haveG !== undefined);
-    return first === undefined
-      ? 'Nothing was counted on the shelf yet'
-      : `leaves ${amountWords(Math.max(0, (first.haveG ?? 0) - first.needG))} of ${first.name.toLowerCase()}`;
+    if (first === undefined) {
+      return 'Nothing of it was counted on the shelf yet';
+    }
+    const counted =
+      missing.length > 0
+        ? `To buy: ${missing.map((b) => `${amountWords(b.missingG)} ${b.name.toLowerCase()}`).join(', ')}`
+        : `leaves ${amountWords(Math.max(0, (first.haveG ?? 0) - first.needG))} of ${first.name.toLowerCase()}`;
+    return uncounted.length === 0 ? counted : `${counted}; ${listed(uncounted)} never counted`;
   });
 
   protected money(value: number): string {

@@ -44,6 +44,7 @@ import {
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { isSound, valueOf } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
+import { VesselPrice } from './vessel-price';
 
 interface KindForm {
   readonly kind: VesselKind;
@@ -157,11 +158,16 @@ const KINDS: readonly KindForm[] = [
     RouterLink,
     TextField,
     VesselGlyph,
+    VesselPrice,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vessels.html',
   styleUrls: ['./desk-page.scss'],
   styles: `
+    .cards {
+      display: grid;
+      gap: 16px;
+    }
     .glyph {
       --glyph-height: 34px;
       width: 52px;
@@ -192,7 +198,7 @@ export class Vessels {
   protected readonly columns = ['drawing', 'name', 'capacityMl', 'fillLimit', 'out'];
   protected readonly source = new MatTableDataSource<VesselType>();
   private readonly sort = viewChild.required(MatSort);
-  private readonly vessels = computed(() =>
+  protected readonly shown = computed(() =>
     KINDS.flatMap(({ kind }) =>
       (this.store.house()?.records.vesselTypes ?? []).filter((v) => v.kind === kind && isFilledHere(v)),
     ),
@@ -239,7 +245,7 @@ export class Vessels {
       });
     });
     effect(() => {
-      this.source.data = this.vessels();
+      this.source.data = this.shown();
       this.source.sort = this.sort();
     });
     // Another kind is measured anew; only what is asked of it counts.
