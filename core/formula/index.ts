@@ -79,4 +79,5 @@ export {
   usualLiquidMl,
   vesselsFor,
 } from './vessel-size.js';
+export { refill, usualRefillCount, type Refill } from './refill.js';
 export { withSchool } from './with-school.js';

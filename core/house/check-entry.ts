@@ -5,6 +5,7 @@ import { MOST_HELD } from '../record/culture.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
 import type { House } from './derive/house.js';
+import { refillOf } from './fill-into.js';
 import { requirePossible, takingOf, type World } from './rules.js';
 import { DAY_MS, MINUTE_MS } from '../base/time.js';
 
@@ -34,6 +35,9 @@ export function checkEntry(house: House, entry: Entry, nowMs: number): void {
   }
   if (entry.kind === 'cultureTold') {
     checkTold(house, entry);
+  }
+  if (entry.kind === 'filledInto') {
+    checkFits(house, entry);
   }
   if (entry.kind === 'airRead') {
     const { least, most } = CHANNEL_LIMITS[entry.channel];
@@ -76,6 +80,21 @@ function checkTold(house: House, { batchId, holds: { amount, unit } }: EntryOf<'
   requireWithin(amount, { field: 'held', min: Math.max(0, ...taken), max: MOST_HELD });
 }
 
+/** No vessel holds more than it does to the brim. */
+function checkFits(house: House, { batchId, vessel, vesselIds }: EntryOf<'filledInto'>): void {
+  const view = house.batchById.get(batchId);
+  const refilled = view && refillOf(view, vessel, vesselIds.length);
+  if (refilled !== undefined) {
+    requireWithin(refilled.share, {
+      field: { field: 'fill', of: vessel.plural },
+      min: 0,
+      max: 1,
+      unit: ' %',
+      shownTimes: 100,
+    });
+  }
+}
+
 /** The rules' view of a house as it stands. */
 function worldOf(house: House): World {
   return {
@@ -99,6 +118,7 @@ function worldOf(house: House): World {
           plan: view.batch.plan,
           dryMatterG: view.dryMatterG,
           isPutAway: view.putAwayAt !== undefined,
+          vesselIds: view.vessels.map((v) => v.vessel.id),
         }
       );
     },

@@ -94,6 +94,7 @@ class Telling implements World {
           plan: this.house.workings.batchRows.get(id)?.plan,
           dryMatterG: this.house.batchById.get(id)?.dryMatterG,
           isPutAway: this.putAway.has(id),
+          vesselIds: this.made.get(id) ?? [],
         }
       : undefined;
   }
@@ -105,7 +106,8 @@ class Telling implements World {
   tell(fact: Fact): void {
     switch (fact.kind) {
       case 'batchMade':
-        this.makeBatch(fact);
+      case 'filledInto':
+        this.fillBatch(fact);
         break;
       case 'putAway':
         this.putAway.add(fact.batchId);
@@ -135,14 +137,21 @@ class Telling implements World {
     }
   }
 
-  private makeBatch(fact: FactOf<'batchMade'>): void {
-    const { batchRows, index } = this.house.workings;
+  /** Into its vessels, or into others: then those are no more. */
+  private fillBatch(fact: FactOf<'batchMade' | 'filledInto'>): void {
+    const { batchRows, vesselRows, index } = this.house.workings;
     const row = batchRows.get(fact.batchId);
+    this.made.get(fact.batchId)?.forEach((id) => this.vessels.delete(id));
     this.made.set(fact.batchId, fact.vesselIds);
     if (row !== undefined) {
       const batch = asTold(row, index.ofBatch.get(fact.batchId) ?? []);
       fact.vesselIds.forEach((id, i) =>
-        this.vessels.set(id, { batch, number: i + 1, draft: newVessel(), given: 0 }),
+        this.vessels.set(id, {
+          batch,
+          number: vesselRows.get(id)?.number ?? i + 1,
+          draft: newVessel(),
+          given: 0,
+        }),
       );
     }
   }

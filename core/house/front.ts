@@ -16,7 +16,12 @@ import { vesselsInHand } from './running.js';
 /** More entries are hardly read faster than all of them. Our choice. */
 const MOST_ENTRIES = 6000;
 /** What must be known of a vessel that fed something in hand and is not in hand itself. */
-const OF_ANCESTORS: ReadonlySet<Entry['kind']> = new Set(['batchMade', 'inoculated', 'discarded']);
+const OF_ANCESTORS: ReadonlySet<Entry['kind']> = new Set([
+  'batchMade',
+  'filledInto',
+  'inoculated',
+  'discarded',
+]);
 /** What was noted last, for the line that says so and for *Undo*. */
 const LATEST = 60;
 

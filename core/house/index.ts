@@ -62,3 +62,4 @@ export { allReadyToInoculate, partsToSow, readyToInoculate, type ReadyToInoculat
 export { mainMaterialOf } from './main-material.js';
 export { isRevived } from './revived.js';
 export { isFilled, isInPreparation, vesselsToCook } from './to-cook.js';
+export { fillInto, mayBeRefilled, refillOf, type FilledInto } from './fill-into.js';

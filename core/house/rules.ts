@@ -41,9 +41,14 @@ export function takingOf(
 export interface World {
   vessel(id: VesselId): VesselInRules | undefined;
   /** Absent where the batch was never made, or its making was taken back. */
-  batch(
-    id: BatchId,
-  ): { readonly plan?: BatchPlan; readonly dryMatterG?: number; readonly isPutAway: boolean } | undefined;
+  batch(id: BatchId):
+    | {
+        readonly plan?: BatchPlan;
+        readonly dryMatterG?: number;
+        readonly isPutAway: boolean;
+        readonly vesselIds: readonly VesselId[];
+      }
+    | undefined;
   cookPhase(id: CookId): CookPhase | undefined;
 }
 
@@ -54,7 +59,7 @@ export interface World {
  * @throws CoreError naming the field, the value and the allowed range
  */
 export function requirePossible(world: World, fact: Fact): void {
-  if ('vesselIds' in fact && fact.kind !== 'batchMade') {
+  if ('vesselIds' in fact && fact.kind !== 'batchMade' && fact.kind !== 'filledInto') {
     fact.vesselIds.forEach((id) => vesselOf(world, id));
   }
   if ('batchId' in fact && fact.kind !== 'batchMade') {
@@ -74,6 +79,10 @@ export function requirePossible(world: World, fact: Fact): void {
     case 'squeezed':
     case 'tissueTested':
       planOf(world, fact.batchId);
+      return;
+    case 'filledInto':
+      planOf(world, fact.batchId);
+      requirePhase(world, batchOf(world, fact.batchId).vesselIds, ['planned'], 'uncooked');
       return;
     case 'putAway':
       if (batchOf(world, fact.batchId).isPutAway) {

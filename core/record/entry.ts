@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { BrothLook, CultureUnit, CultureWarning, Holds, Mishap, Origin, Radius, Sector } from './culture.js';
+import { VesselType } from './definitions.js';
 import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId, written } from './ids.js';
 
 /**
@@ -205,6 +206,14 @@ export type CautionId = z.infer<typeof CautionId>;
 
 export const Entry = z.discriminatedUnion('kind', [
   z.strictObject({ ...fact, kind: z.literal('batchMade'), batchId: BatchId, vesselIds }),
+  /** All of a batch went into other vessels than before: these are all of them now. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('filledInto'),
+    batchId: BatchId,
+    vessel: VesselType,
+    vesselIds,
+  }),
   z.strictObject({ ...fact, kind: z.literal('stepDone'), batchId: BatchId, step: HydrationStep }),
   z.strictObject({
     ...fact,

@@ -1,6 +1,8 @@
 import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import {
+  CoreError,
   isRefusal,
+  fillInto,
   makeBatch,
   makeCook,
   nextNumber,
@@ -11,6 +13,7 @@ import {
   sittingOf,
   withRows,
   type Appliance,
+  type BatchId,
   type BatchPlan,
   type CautionId,
   type CookId,
@@ -32,6 +35,7 @@ import {
   type ShippedOffer,
   type Standing,
   type VesselId,
+  type VesselType,
   type WrittenDeed,
 } from '../../../core/index';
 import { HouseStore, type ReadyHouse } from '../store/house-store';
@@ -210,6 +214,28 @@ export class Journal {
         saids: (ids) => repotSaid(repotted, repotting, ids, place),
       };
     });
+  }
+
+  /** All of a batch goes into other vessels than it was in, as long as nothing of it was cooked. @returns whether it was kept */
+  async fillInto(batchId: BatchId, vessel: VesselType, count: number): Promise<boolean> {
+    const done = await this.make(`${vessel.plural} instead`, async (pen, hand) => {
+      const { house } = pen.found;
+      const view = house.batchById.get(batchId);
+      if (view === undefined) {
+        throw new CoreError('not-found', { what: 'batch', id: batchId });
+      }
+      const { vesselIds, made } = fillInto(house, view, count, contextOf(hand));
+      const entries = stampAll([{ kind: 'filledInto', batchId, vessel, vesselIds }], hand);
+      const standing = withRows(house, { vessels: made });
+      checkDeed(standing, entries, hand.nowMs, (e) => entryWords(e, standing));
+      await pen.addAll(
+        'vessels',
+        made.map((v) => ({ ...v, ...signed(hand) })),
+      );
+      await pen.addAll('entries', entries);
+      return true;
+    });
+    return done === true;
   }
 
   /** Makes vessels that are filled from others, and says so, as one deed: what is undone leaves no empty ones behind. */

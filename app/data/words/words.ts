@@ -246,6 +246,8 @@ export function entryWords(entry: Entry, house: House): string {
   switch (entry.kind) {
     case 'batchMade':
       return `${house.codes.get(entry.batchId) ?? 'A batch'} made`;
+    case 'filledInto':
+      return `${code} filled into ${vesselCount(entry.vesselIds.length, entry.vessel)}`;
     case 'stepDone':
       return `${code}: ${stepWords(entry, house)}`;
     case 'tissueTested':

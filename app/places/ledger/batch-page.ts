@@ -14,6 +14,7 @@ import { HistoryList } from '../../pieces/history/history-list';
 import { Dialogs } from '../../pieces/dialogs';
 import { Labels } from '../../pieces/labels';
 import { NoteForm, type NoteSubject } from '../../pieces/note-form';
+import { OtherVessels } from '../../pieces/other-vessels';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
 import { VesselInspector } from '../../pieces/vessel-inspector';
@@ -21,7 +22,7 @@ import { VesselInspector } from '../../pieces/vessel-inspector';
 /** One batch, wherever it stands: each vessel with its fate, notes, and all that was ever noted of it. */
 @Component({
   selector: 'nw-batch-page',
-  imports: [HistoryList, MatButton, NoteForm, Plaque, RouterLink, VesselGlyph, VesselInspector],
+  imports: [HistoryList, MatButton, NoteForm, OtherVessels, Plaque, RouterLink, VesselGlyph, VesselInspector],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',

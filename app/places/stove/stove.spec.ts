@@ -171,6 +171,25 @@ describe('the Stove', () => {
       expect((stove.field('All of it weighs') as HTMLInputElement).value).toBe('12');
     });
 
+    it('takes bags in place of the jars, as they were filled, and cooks those', async () => {
+      const before = setup.house().batches.find((b) => b.code === 'G28')!;
+      await stove.press('Other vessels than planned');
+      await stove.choose('All of it goes into', '2.3 kg bags');
+      expect((stove.field('How many') as HTMLInputElement).value).toBe('2');
+      expect(stove.text()).toMatch(/1 \d{3} g in each, \d\d % full\./);
+      await stove.fill('How many', '1');
+      expect(stove.text()).toMatch(/% full: more than 75 % is hard to shake/);
+      await stove.fill('How many', '2');
+      await stove.press('Filled into these');
+      await until(setup.store, (h) => h.batches.find((b) => b.code === 'G28')!.vessels.length === 2);
+      await stove.settle();
+      expect(stove.text()).toContain('2 × 2.3 kg bags');
+      const after = setup.house().batches.find((b) => b.code === 'G28')!;
+      expect(after.dryMatterG).toBe(before.dryMatterG);
+      await TestBed.inject(Journal).undo();
+      await until(setup.store, (h) => h.batches.find((b) => b.code === 'G28')!.vessels.length === 8);
+    });
+
     it('loads the filled jars, shows the programme, and one press puts the lid on', async () => {
       for (const deed of [
         'Start soak',

@@ -196,7 +196,11 @@ export class HouseInMaking {
       cooks.add(fact.cookId);
     }
     if ('batchId' in fact) {
-      const isWhole = fact.kind === 'batchMade' || fact.kind === 'cultureTold' || isShared(fact);
+      const isRetold = fact.kind === 'cultureTold' || fact.kind === 'filledInto';
+      const isWhole = fact.kind === 'batchMade' || isRetold || isShared(fact);
+      if (fact.kind === 'filledInto') {
+        this.touched.rowsOfBatches.add(fact.batchId);
+      }
       (isWhole ? wholeBatches : batches).add(fact.batchId);
     }
   }

@@ -33,7 +33,7 @@ export function sharedByBatch(facts: readonly Fact[]): SharedFacts {
   const shared = new Map<VesselId, Fact[]>();
   let vessels: readonly VesselId[] = [];
   for (const fact of facts) {
-    if (fact.kind === 'batchMade') {
+    if (fact.kind === 'batchMade' || fact.kind === 'filledInto') {
       vessels = fact.vesselIds;
     } else if (isShared(fact)) {
       vessels.forEach((id) => {

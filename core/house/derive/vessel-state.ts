@@ -169,7 +169,11 @@ function factsAbout(facts: readonly Fact[], vesselId: VesselId | undefined): rea
     facts.flatMap((f) => (f.kind === 'cookLoaded' && f.vesselIds.includes(vesselId) ? [f.cookId] : [])),
   );
   const batches = new Set(
-    facts.flatMap((f) => (f.kind === 'batchMade' && f.vesselIds.includes(vesselId) ? [f.batchId] : [])),
+    facts.flatMap((f) =>
+      (f.kind === 'batchMade' || f.kind === 'filledInto') && f.vesselIds.includes(vesselId)
+        ? [f.batchId]
+        : [],
+    ),
   );
   return facts.filter((f) => {
     if ('vesselIds' in f) {
@@ -187,6 +191,9 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
   switch (fact.kind) {
     case 'batchMade':
       draft.madeAt = fact.at;
+      break;
+    case 'filledInto':
+      draft.madeAt ??= fact.at;
       break;
     case 'cookLoaded':
       draft.cookId = fact.cookId;

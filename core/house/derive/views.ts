@@ -1,10 +1,10 @@
 import { MapDraft } from '../../base/layered-map.js';
-import type { Batch } from '../../record/batch.js';
+import type { Batch, Vessel } from '../../record/batch.js';
 import type { Isolate, Species } from '../../record/definitions.js';
 import type { Fact } from '../../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
-import { asTold } from './as-told.js';
+import { asTold, vesselsAsTold } from './as-told.js';
 import type { BatchView, CookView, Trouble, VesselView } from './house.js';
 import { attemptFor } from './attempt.js';
 import { kindsWith } from './kinds.js';
@@ -211,20 +211,27 @@ export class Views {
 
   private viewBatch(id: BatchId): void {
     const row = this.rows.batchRows.get(id);
-    const vessels = this.rows.vesselsOf.get(id) ?? [];
+    const rows = this.rows.vesselsOf.get(id) ?? [];
     const facts = this.rows.index.ofBatch.get(id) ?? [];
     const madeAt = facts.findLast((f) => f.kind === 'batchMade')?.at;
     if (row === undefined || madeAt === undefined) {
       this.batchViews.set(id, undefined);
       this.troublesOf.set(id, undefined);
-      vessels.forEach((v) => {
+      rows.forEach((v) => {
         this.vesselViews.set(v.id, undefined);
       });
       return;
     }
     const batch = asTold(row, facts);
+    const vessels = vesselsAsTold(rows, facts, (v) => this.wasUsed(v));
+    const isThere = new Set(vessels);
+    rows.forEach((v) => {
+      if (!isThere.has(v)) {
+        this.vesselViews.set(v.id, undefined);
+      }
+    });
     const code = this.rows.batchNames.names.get(id) ?? '';
-    const views = this.viewVessels(batch, code, facts);
+    const views = this.viewVessels(batch, vessels, code, facts);
     const troubles: Trouble[] = [];
     this.batchViews.set(
       id,
@@ -242,11 +249,16 @@ export class Views {
     this.troublesOf.set(id, troubles.length > 0 ? troubles : undefined);
   }
 
-  private viewVessels(batch: Batch, batchCode: string, facts: readonly Fact[]): readonly VesselView[] {
+  private viewVessels(
+    batch: Batch,
+    vessels: readonly Vessel[],
+    batchCode: string,
+    facts: readonly Fact[],
+  ): readonly VesselView[] {
     const { touched, rows } = this;
     const isWhole = touched.wholeBatches.has(batch.id);
     const shared = sharedByBatch(facts);
-    return (rows.vesselsOf.get(batch.id) ?? []).map((vessel) => {
+    return vessels.map((vessel) => {
       const { id } = vessel;
       const seen = this.before.vesselViews.get(id);
       if (seen !== undefined && !isWhole && !touched.vessels.has(id)) {
@@ -296,6 +308,12 @@ export class Views {
 
   private batchOf(id: VesselId): Batch | undefined {
     const batchId = this.rows.vesselRows.get(id)?.batchId;
-    return batchId && this.rows.batchRows.get(batchId);
+    const row = batchId && this.rows.batchRows.get(batchId);
+    return row && asTold(row, this.rows.index.ofBatch.get(row.id) ?? []);
+  }
+
+  private wasUsed(id: VesselId): boolean {
+    const facts = this.rows.index.ofVessel.get(id) ?? [];
+    return facts.some((f) => f.kind !== 'batchMade' && f.kind !== 'filledInto');
   }
 }

@@ -14,6 +14,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { RouterLink } from '@angular/router';
 import {
   DAY_MS,
   GAP_MM,
@@ -90,6 +91,7 @@ interface Row {
     MatCheckbox,
     NgTemplateOutlet,
     Plaque,
+    RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',

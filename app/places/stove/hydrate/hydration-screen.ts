@@ -22,6 +22,7 @@ import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { shortTime, vesselCount } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
+import { OtherVessels } from '../../../pieces/other-vessels';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
 import { readIn } from '../../../pieces/form/checked-by';
@@ -47,6 +48,7 @@ const TISSUE = [
     DissolvedTests,
     MatButton,
     MixTests,
+    OtherVessels,
     Pasteurize,
     Plaque,
     RouterLink,
