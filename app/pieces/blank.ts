@@ -148,6 +148,9 @@ export class BlankNumber {
       >
         @for (option of options(); track option.value) {
           <li [cdkOption]="option.value" tabindex="-1" [textContent]="option.words"></li>
+        }
+        @if (more(); as words) {
+          <li class="more" [cdkOption]="another" tabindex="-1" [textContent]="words"></li>
         }</ul
     ></ng-template>`,
   styleUrl: './blank.scss',
@@ -160,7 +163,12 @@ export class BlankChoice {
   readonly name = input.required<string>();
   readonly value = model.required<string>();
   readonly options = input.required<readonly Choice[]>();
+  /** What stands below the choices where none of them may be the one; empty for nothing. */
+  readonly more = input('');
+  readonly moreAsked = output();
 
+  /** No choice has it for a value. */
+  protected readonly another = '\u0000another';
   protected readonly id = `nw-blank-${BlankChoice.made++}`;
   protected readonly isOpen = signal(false);
   protected readonly words = computed(
@@ -175,10 +183,12 @@ export class BlankChoice {
 
   /** A press on what is chosen already takes nothing away. */
   protected choose([value]: readonly unknown[]): void {
-    if (typeof value === 'string') {
+    this.close();
+    if (value === this.another) {
+      this.moreAsked.emit();
+    } else if (typeof value === 'string') {
       this.value.set(value);
     }
-    this.close();
   }
 
   protected close(): void {

@@ -12,6 +12,7 @@ import { MatButton } from '@angular/material/button';
 import * as z from 'zod';
 import {
   formatNumber,
+  likeliestVessel,
   mayBeRefilled,
   mediumOf,
   mostFill,
@@ -28,6 +29,7 @@ import { formOf, rangeOf, typedNumber } from './form/checked-by';
 import { ChoiceField, type Choice } from './form/choice-field';
 import { isSound, valueOf } from './form/form-state';
 import { TextField } from './form/text-field';
+import { OwnThings } from './own-things/own-things';
 
 /** A batch went into other vessels than were planned: jars mixed into a bag, one big pot portioned. Until it is cooked. */
 @Component({
@@ -46,6 +48,7 @@ import { TextField } from './form/text-field';
           <nw-text-field keys="numeric" name="How many" [longest]="3" [control]="form.controls.count" />
           <button type="submit" matButton="outlined" class="deed">Filled into these</button>
         </form>
+        <button type="button" matButton class="word" (click)="addOwn()">a kind of my own …</button>
         <p aria-live="polite" [class.rye]="isTooFull()">{{ words() }}</p>
       </nw-fold>
     }
@@ -57,7 +60,7 @@ import { TextField } from './form/text-field';
       gap: 10px 14px;
       align-items: start;
     }
-    button {
+    button.deed {
       grid-column: 1 / -1;
     }
     p {
@@ -71,6 +74,7 @@ export class OtherVessels {
 
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
+  private readonly own = inject(OwnThings);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly isOpen = computed(() => mayBeRefilled(this.view()));
@@ -132,6 +136,14 @@ export class OtherVessels {
         }
       });
     });
+  }
+
+  protected async addOwn(): Promise<void> {
+    const likeliest = likeliestVessel(mediumOf(this.view().batch));
+    const id = await this.own.ask({ what: 'vessel', likeliest });
+    if (id !== undefined) {
+      this.form.controls.vessel.setValue(id);
+    }
   }
 
   protected async save(): Promise<void> {

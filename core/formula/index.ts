@@ -75,6 +75,7 @@ export {
   isFilledHere,
   pluralOf,
   pourDepthMm,
+  likeliestVessel,
   pourVolumeMl,
   usualLiquidMl,
   vesselsFor,

@@ -35,6 +35,11 @@ const KINDS: Readonly<Record<Stage, readonly VesselType['kind'][]>> = {
   bulk: ['bag', 'jar', 'tray', 'tub'],
 };
 
+/** The kind that a medium of this stage is made in as a rule. */
+export function likeliestVessel(stage: Stage): VesselType['kind'] {
+  return KINDS[stage][0]!;
+}
+
 /** Vessels that cultures arrive in are not offered for filling, nor is what is no longer there. */
 export function isFilledHere(vessel: VesselType): boolean {
   return vessel.isGone !== true && !vessel.id.startsWith('culture-');

@@ -2,4 +2,5 @@ export { dryDown, type DryDown } from './dry-down.js';
 export { asMeasured, moistureOf } from './effective.js';
 export { isSugar } from './is-sugar.js';
 export { kitchenOf } from './kitchen-of.js';
+export { ownMaterial, type OwnMaterial } from './own-material.js';
 export { shippedMaterials } from './shipped-materials.js';

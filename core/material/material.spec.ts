@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import {
+  Material,
   asMeasured,
   dryDown,
   moistureOf,
+  ownMaterial,
   resolveFormula,
   scaleFormula,
   shippedFormulas,
@@ -101,5 +103,29 @@ describe('drying a sample down', () => {
     );
     expect(() => dryDown({ wetG: 5, dryG: [5], dishG: 10 })).toThrowMatching(outOfRange('wetMass'));
     expect(() => dryDown({ wetG: NaN, dryG: [5] })).toThrowMatching(outOfRange('wetMass'));
+  });
+});
+
+describe('a material of one’s own', () => {
+  const bran = materials.find((m) => m.id === 'wheat-bran')!;
+  const named = { id: 'own-1', name: 'quinoa hulls', updatedAt: '2026-01-01T00:00:00.000Z' };
+
+  it('takes the figures of what it is most like, and every one says so', () => {
+    const own = ownMaterial({ ...named, like: bran, moisture: 0.09 });
+    expect(Material.safeParse(own).success).toBeTrue();
+    expect(own.nitrogen).toEqual({
+      ...bran.nitrogen!,
+      source: 'as Wheat bran, until it is measured',
+    });
+    expect(own.moisture).toEqual({ value: 0.09, low: 0.09, high: 0.09, source: 'your own figure' });
+    expect([own.copyOf, own.family, own.words]).toEqual(['wheat-bran', bran.family, undefined]);
+  });
+
+  it('is known by nothing but its name and its family where it is like nothing', () => {
+    const own = ownMaterial({ ...named, family: 'fiber', densityGPerL: 120 });
+    expect(Material.safeParse(own).success).toBeTrue();
+    expect([own.nitrogen, own.carbon, own.copyOf]).toEqual([undefined, undefined, undefined]);
+    expect(own.densityGPerL!.value).toBe(120);
+    expect(own.moisture.source).toContain('common practice');
   });
 });

@@ -3,10 +3,12 @@ import { FormControl, FormGroup } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import {
+  MOST_LINE_LETTERS,
   auditFormula,
   formatNumber,
   formulaFromAudit,
   isDissolved,
+  likeliestVessel,
   newId,
   parseNumber,
   phraseOf,
@@ -23,6 +25,7 @@ import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { valueOf } from '../../pieces/form/form-state';
 import { PickField } from '../../pieces/form/pick-field';
 import { TextField } from '../../pieces/form/text-field';
+import { OwnThings } from '../../pieces/own-things/own-things';
 
 const EXAMPLE = '5 cups hardwood pellets\n1 1/4 cup wheat bran\n1.4 L water';
 const STAGE_WORDS = {
@@ -44,6 +47,7 @@ export class CheckRecipe {
   private readonly store = inject(HouseStore);
   private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
+  private readonly own = inject(OwnThings);
 
   protected readonly example = EXAMPLE;
   protected readonly treatments: readonly Choice<Treatment | ''>[] = [
@@ -194,6 +198,22 @@ export class CheckRecipe {
   protected choose(line: AuditLine, id: string): void {
     const key = line.question?.key ?? phraseOf(line.what);
     this.answers.update((all) => ({ ...all, [key]: id }));
+  }
+
+  protected async addMaterial(line: AuditLine): Promise<void> {
+    const called = line.what.slice(0, MOST_LINE_LETTERS);
+    const id = await this.own.ask({ what: 'material', called });
+    if (id !== undefined) {
+      this.choose(line, id);
+    }
+  }
+
+  protected async addVessel(): Promise<void> {
+    const likeliest = likeliestVessel(this.audit()?.stage ?? 'bulk');
+    const id = await this.own.ask({ what: 'vessel', likeliest });
+    if (id !== undefined) {
+      this.form.controls.vessel.setValue(id);
+    }
   }
 
   /** The other way of treating it. */

@@ -26,6 +26,7 @@ import {
   plainCode,
   type BatchId,
   formatNumber,
+  likeliestVessel,
   pourOut,
   pourVolumeMl,
   vesselsFrom,
@@ -47,6 +48,7 @@ import { BalanceBar, type BalanceWords } from '../../pieces/balance-bar';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { BlockDrawing } from '../../pieces/block-drawing';
 import { JarDrawing } from '../../pieces/jar-drawing';
+import { OwnThings } from '../../pieces/own-things/own-things';
 import { Plaque } from '../../pieces/plaque';
 import { ReasonSlip } from '../../pieces/reason-slip';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
@@ -116,6 +118,7 @@ export class Desk {
   private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly settings = inject(Definitions);
+  private readonly own = inject(OwnThings);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly isNarrow = toSignal(
@@ -248,6 +251,13 @@ export class Desk {
     const { diameterMm } = this.plan.vessel() ?? {};
     if (diameterMm !== undefined && depthMm > 0 && depthMm <= MOST_DEPTH_MM) {
       this.plan.change({ eachMl: pourVolumeMl(depthMm, diameterMm) });
+    }
+  }
+
+  protected async addVessel(): Promise<void> {
+    const vesselId = await this.own.ask({ what: 'vessel', likeliest: likeliestVessel(this.plan.stage()) });
+    if (vesselId !== undefined) {
+      this.plan.change({ vesselId });
     }
   }
 

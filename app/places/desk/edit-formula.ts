@@ -37,6 +37,7 @@ import type { Choice } from '../../pieces/form/choice-field';
 import { valueOf } from '../../pieces/form/form-state';
 import { PickField } from '../../pieces/form/pick-field';
 import { TextField } from '../../pieces/form/text-field';
+import { OwnThings } from '../../pieces/own-things/own-things';
 
 const MOST_PARTS = 30;
 const OWN = 'your own formula';
@@ -58,6 +59,7 @@ export class EditFormula {
   private readonly store = inject(HouseStore);
   private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
+  private readonly own = inject(OwnThings);
 
   protected readonly mostParts = MOST_PARTS;
   private readonly records = computed(() => this.store.house()?.records);
@@ -138,6 +140,13 @@ export class EditFormula {
 
   protected addPart(): void {
     this.form.controls.parts.push(partOf(this.materials()[0]?.id ?? '', '1'));
+  }
+
+  protected async addOwn(): Promise<void> {
+    const id = await this.own.ask({ what: 'material', called: '' });
+    if (id !== undefined) {
+      this.form.controls.parts.push(partOf(id, '1'));
+    }
   }
 
   protected removePart(index: number): void {

@@ -13,6 +13,7 @@ import {
 } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Definitions } from '../../data/journal/definitions';
+import { FAMILY_WORDS } from '../../data/words/family-words';
 import { amountWords } from '../../data/words/measure-words';
 import { DryDownSheet } from './dry-down-sheet';
 import { MaterialPrice } from './material-price';
@@ -20,22 +21,8 @@ import { checkedBy, typedLine } from '../../pieces/form/checked-by';
 import { shownControl, valueOf } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
 import { TextField } from '../../pieces/form/text-field';
+import { OwnThings } from '../../pieces/own-things/own-things';
 
-const FAMILY_WORDS: Readonly<Record<string, string>> = {
-  gel: 'Agar and gels',
-  sugar: 'Sugars',
-  malt: 'Malts',
-  nutrient: 'Nutrients',
-  vegetable: 'Potato and starch',
-  grain: 'Grain and seed',
-  wood: 'Wood',
-  supplement: 'Supplements',
-  fiber: 'Straw, coir, hulls',
-  manure: 'Manure and compost',
-  paper: 'Paper',
-  mineral: 'Minerals',
-  liquid: 'Liquids',
-};
 const OWN = 'Your own figure';
 const MOST_PRICE = 10_000;
 const MOST_STOCK_G = 10_000_000;
@@ -84,6 +71,7 @@ export class Materials {
   private readonly store = inject(HouseStore);
   private readonly settings = inject(Definitions);
   private readonly router = inject(Router);
+  private readonly own = inject(OwnThings);
 
   protected readonly search = new FormControl('', { nonNullable: true });
   private readonly wanted = valueOf(this.search);
@@ -159,7 +147,15 @@ export class Materials {
   }
 
   protected isOwn(material: Material): boolean {
-    return material.copyOf !== undefined;
+    return material.copyOf !== undefined || material.shipped === undefined;
+  }
+
+  protected async addOwn(): Promise<void> {
+    const open = await this.own.ask({ what: 'material', called: this.search.value.trim() });
+    if (open !== undefined) {
+      this.search.reset();
+      await this.router.navigate(['/desk/materials'], { queryParams: { open } });
+    }
   }
 
   /** Figures of what ships are changed in a copy, so that a newer table never mixes with one's own numbers. */

@@ -47,6 +47,7 @@ import { MeasuredHolds } from '../../../data/work/measured-holds';
 import { Journal } from '../../../data/journal/journal';
 import { vesselCount } from '../../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
+import { OwnThings } from '../../../pieces/own-things/own-things';
 import { Plaque } from '../../../pieces/plaque';
 import { freeCookers } from './free-cookers';
 import { HoldChoice } from './hold-choice';
@@ -120,6 +121,7 @@ export class LoadCook {
   protected readonly betweens = BETWEEN;
   protected readonly layers = signal(1);
   protected readonly between = signal<Between>('apart');
+  private readonly own = inject(OwnThings);
   private busy = false;
 
   protected readonly appliances = computed(() => freeCookers(this.store.house()));
@@ -319,6 +321,13 @@ export class LoadCook {
     const row = item.data;
     if (row.taken !== isWanted) {
       this.toggle(row.view);
+    }
+  }
+
+  protected async addCooker(): Promise<void> {
+    const id = await this.own.ask({ what: 'appliance' });
+    if (id !== undefined) {
+      this.chosenAppliance.set(id);
     }
   }
 
