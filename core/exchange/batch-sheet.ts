@@ -172,6 +172,9 @@ function measureLines(
     ...(batch.stage === 'grain' && hydration !== 'measured-jar'
       ? ['Tissue test', `All of it, drained, ${words.massSign}`]
       : []),
+    ...(batch.stage === 'bulk' && hydration !== undefined && takesUpWater(hydration)
+      ? [`All of it, drained, ${words.massSign}`]
+      : []),
     ...(batch.stage === 'bulk' ? ['Squeeze test', `Added afterwards, ${words.massSign}`] : []),
     ...(isCooked
       ? ['At pressure, time', 'Heat off, time']

@@ -1,3 +1,4 @@
+import { isKindOf } from '../material/is-kind-of.js';
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import { isDissolved, type MaterialTrait, type Stage, type VesselType } from '../record/definitions.js';
@@ -105,7 +106,7 @@ function materialFindings({ parts }: Judged): Finding[] {
       source: PRACTICE,
     });
   }
-  if (parts.some((p) => p.material?.id === 'calcium-carbonate' && p.massG > 0)) {
+  if (parts.some((p) => isKindOf(p.material, 'calcium-carbonate') && p.massG > 0)) {
     found.push({
       code: 'lime-is-chalk',
       level: 'note',
@@ -231,7 +232,7 @@ function nutrientFindings({ blend, parts, treatment }: Judged): Finding[] {
       source: PRACTICE,
     });
   }
-  if (fed > LIMITS.supplement.high + 1e-9 && !parts.some((p) => p.material?.id === 'soy-hull')) {
+  if (fed > LIMITS.supplement.high + 1e-9 && !parts.some((p) => isKindOf(p.material, 'soy-hull'))) {
     found.push({
       code: 'supplement-high',
       level: 'warn',

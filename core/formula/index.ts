@@ -1,4 +1,4 @@
-export { auditFormula, type Audit, type AuditOptions } from './audit/audit.js';
+export { auditFormula, type Audit, type AuditOptions, type Filling } from './audit/audit.js';
 export type { AuditLine, LineQuestion } from './audit/audit-line.js';
 export { MOST_LINES } from './audit/weighed-lines.js';
 export { RECIPE_SOURCE, formulaFromAudit } from './audit/formula-from-audit.js';

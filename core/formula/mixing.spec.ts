@@ -149,7 +149,20 @@ describe('treat or not', () => {
     expect(words('coir-vermiculite-gypsum')).toContain('boiling');
     expect(words('leached-manure')).not.toContain('Water at 65');
     expect(words('leached-manure')).toContain('In steam or warm air');
+    expect(words('hardwood-bran'))
+      .withContext('mixed with its water, it is bathed in shut bags and nothing is drained')
+      .toMatch(/In shut bags, into water.*Nothing to drain/);
+    expect(words('hardwood-bran')).not.toContain('Drain until');
     expect(warmed('ready-compost').map((s) => s.step)).toEqual(['cooled']);
+    const own = materials.map((m) =>
+      m.id === 'coir' ? { ...m, id: 'my-coir', name: 'Coir, mine', copyOf: 'coir' } : m,
+    );
+    const mine = shippedFormulas(AT).find((f) => f.id === 'coir-vermiculite')!;
+    const parts = mine.parts.map((p) => (p.materialId === 'coir' ? { ...p, materialId: 'my-coir' } : p));
+    const formula = resolveFormula({ ...mine, parts } as typeof mine, own);
+    expect(stepsOf({ formula, plan: { treatment: 'pasteurize' } }).map((s) => s.step))
+      .withContext('one’s own coir is coir')
+      .toEqual(['pasteurize', 'cooled']);
     expect(adviseTreatment('bulk', [part('ready-compost', 1000), part('gypsum', 30)]).reason).toContain(
       'by its maker',
     );

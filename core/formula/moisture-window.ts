@@ -1,3 +1,4 @@
+import { isKindOf } from '../material/is-kind-of.js';
 import type { Stage } from '../record/definitions.js';
 import { fieldCapacityOf, shareOfDry, type BlendPart } from './blend.js';
 
@@ -20,6 +21,6 @@ export function moistureWindow(
     const { low, high } = fieldCapacityOf(parts);
     return high > 0 ? { low, high } : undefined;
   }
-  const rice = shareOfDry(parts, (part) => part.material?.id === 'brown-rice');
+  const rice = shareOfDry(parts, (part) => isKindOf(part.material, 'brown-rice'));
   return rice > MOSTLY ? { ...GRAIN_WINDOW, high: RICE_HIGH } : GRAIN_WINDOW;
 }

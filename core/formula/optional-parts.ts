@@ -1,3 +1,4 @@
+import { isKindOf } from '../material/is-kind-of.js';
 import type { Formula, ResolvedFormula } from '../record/definitions.js';
 import { SOAKS_ADDITIVES } from './hydration-plan.js';
 import { hydrationSteps } from './hydration.js';
@@ -29,7 +30,7 @@ export function optionalParts(
 
 /** Whether an ingredient may be left out of its formula. */
 export function isOptionalPart({ optional, material }: Part, { parts }: ResolvedFormula): boolean {
-  return optional !== undefined || (material.id === ALWAYS_OPTIONAL && parts.length > 1);
+  return optional !== undefined || (isKindOf(material, ALWAYS_OPTIONAL) && parts.length > 1);
 }
 
 function isUsuallyIn(part: Part, { hydration }: ResolvedFormula): boolean {

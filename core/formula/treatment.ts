@@ -1,3 +1,4 @@
+import { isKindOf } from '../material/is-kind-of.js';
 import { percentWords } from '../quantity/format.js';
 import type { Treatment } from '../record/batch.js';
 import type { Stage } from '../record/definitions.js';
@@ -77,6 +78,6 @@ export function adviseTreatment(
 const CASING_SHARE = 0.3;
 
 function shareOfPeat(parts: readonly BlendPart[], { dryMatterG }: Blend): number {
-  const dryG = parts.reduce((sum, part) => sum + (part.material?.id === 'peat' ? dryMassG(part) : 0), 0);
+  const dryG = parts.reduce((sum, part) => sum + (isKindOf(part.material, 'peat') ? dryMassG(part) : 0), 0);
   return dryMatterG > 0 ? dryG / dryMatterG : 0;
 }

@@ -56,6 +56,15 @@ const WARMED: Readonly<Record<Warming, readonly HydrationPlan[]>> = {
   ],
 };
 
+/** What was mixed with its water has it already: shut in, it takes up no more of it, and none is drained. */
+const IN_SHUT_BAGS: readonly HydrationPlan[] = [
+  {
+    ...bath,
+    hint: 'In shut bags, into water at 65 to 80 °C, or into steam: it has its water already. It counts from when the middle is hot: put a thermometer there.',
+  },
+  { ...cooled, task: 'Cool it', hint: `Nothing to drain: below 30 °C inside, ${INTO_VESSELS}` },
+];
+
 /**
  * The steps of a method for what is not cooked: warmed and cooled in place of filling for the cook. Boiling water
  * mixes and warms at once; what is ready is only filled.
@@ -63,5 +72,6 @@ const WARMED: Readonly<Record<Warming, readonly HydrationPlan[]>> = {
 export function warmedSteps(steps: readonly HydrationPlan[], warming: Warming): readonly HydrationPlan[] {
   const mixesAtOnce = warming === 'boiling' || warming === 'ready';
   const before = steps.filter(({ step }) => step !== 'fill' && !(mixesAtOnce && step === 'mix'));
-  return [...before, ...WARMED[warming]];
+  const isMixed = before.some(({ step }) => step === 'mix');
+  return [...before, ...(isMixed && warming === 'bath' ? IN_SHUT_BAGS : WARMED[warming])];
 }

@@ -1,3 +1,4 @@
+import { isKindOf } from '../material/is-kind-of.js';
 import type { Material } from '../record/definitions.js';
 
 /**
@@ -20,11 +21,11 @@ export function warmingOf(parts: readonly { readonly material?: Material }[]): W
   const alive = parts.flatMap(({ material }) =>
     material === undefined || material.family === 'mineral' ? [] : [material],
   );
-  if (alive.length > 0 && alive.every((m) => m.id === READY)) {
+  if (alive.length > 0 && alive.every((m) => isKindOf(m, READY))) {
     return 'ready';
   }
   if (alive.some((m) => m.family === 'manure')) {
     return 'steam';
   }
-  return alive.length > 0 && alive.every((m) => m.id === COIR) ? 'boiling' : 'bath';
+  return alive.length > 0 && alive.every((m) => isKindOf(m, COIR)) ? 'boiling' : 'bath';
 }

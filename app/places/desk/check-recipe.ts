@@ -15,6 +15,7 @@ import {
   vesselsFor,
   type Audit,
   type AuditLine,
+  type Filling,
   type Treatment,
 } from '../../../core/index';
 import { messageOf } from '../../data/words/message-of';
@@ -62,7 +63,7 @@ export class CheckRecipe {
   protected readonly form = new FormGroup({
     text: new FormControl('', { nonNullable: true }),
     vessel: new FormControl('', { nonNullable: true }),
-    count: new FormControl('1', { nonNullable: true }),
+    count: new FormControl('', { nonNullable: true }),
     treatment: new FormControl<Treatment | ''>('', { nonNullable: true }),
     partsAre: new FormControl<'mass' | 'volume'>('mass', { nonNullable: true }),
   });
@@ -90,7 +91,7 @@ export class CheckRecipe {
         answers: this.answers(),
         partsAre,
         ...(treatment !== '' && { treatment }),
-        ...(vessel && { vessel, count: parseNumber(count, 'count') }),
+        ...(vessel && { vessel, ...(count.trim() !== '' && { count: parseNumber(count, 'count') }) }),
       });
     } catch (error) {
       return { problem: messageOf(error) };
@@ -134,6 +135,7 @@ export class CheckRecipe {
     const ratio = audit.carbonToNitrogen;
     return [
       { what: 'In all', value: amountWords(audit.grams) },
+      ...(audit.filling === undefined ? [] : [fillingWords(audit.filling, isLiquid)]),
       ...(audit.moisture === undefined
         ? []
         : [{ what: 'Water, wet basis', value: `${formatNumber(audit.moisture * 100, 1)} %` }]),
@@ -243,6 +245,18 @@ export class CheckRecipe {
       this.saveProblem.set(`${messageOf(error)} Nothing was saved.`);
     }
   }
+}
+
+/** How many it fills, or what each gets where that is told. */
+function fillingWords({ vessel, fills, each }: Filling, isLiquid: boolean): { what: string; value: string } {
+  if (each === undefined) {
+    return { what: 'Fills, as usual', value: `${formatNumber(fills, 1)} ${vessel.plural}` };
+  }
+  const held = isLiquid ? volumeWords(each.volumeMl) : amountWords(each.massG);
+  return {
+    what: `In each of ${formatNumber(each.count)}`,
+    value: `${held}, ${formatNumber(each.share * 100)} % full`,
+  };
 }
 
 function rangeWords([low = '', high = '']: readonly string[]): string {

@@ -49,6 +49,19 @@ describe('the sheets of the Desk', () => {
       expect(page.text()).toContain('Sterilize.');
     });
 
+    it('answers how many it fills, and what each of so many gets', async () => {
+      const page = await render(CheckRecipe);
+      await page.type('textarea', '5 kg hardwood pellets\n1 kg wheat bran\n7 l water');
+      await page.choose('It goes into', '2.3 kg bags');
+      expect(page.text()).toMatch(/Fills, as usual ?5\.7 2\.3 kg bags/);
+      expect(page.text()).not.toContain('Over-full');
+      await page.fill('How many', '6');
+      expect(page.text()).toMatch(/In each of 6 ?2.167 g, 56 % full/);
+      await page.fill('How many', '4');
+      expect(page.text()).toMatch(/In each of 4 ?3.250 g, 83 % full/);
+      expect(page.text()).toContain('Over-full: each 2.3 kg bag would be 83 % full');
+    });
+
     it('asks what a jar of grain holds, shows both ends of a range, and the water that is meant', async () => {
       const page = await render(CheckRecipe);
       await page.type('textarea', '1 qt jar of rye\n2-3 tbsp gypsum');
@@ -63,6 +76,7 @@ describe('the sheets of the Desk', () => {
       const page = await render(CheckRecipe);
       await page.type('textarea', '2 lb rye, 2 lb water');
       await page.choose('It goes into', 'quart jars');
+      await page.fill('How many', '1');
       expect(page.text()).toContain('Over-full: each quart jar');
       await page.type('textarea', '1 kg straw, 200 g wheat bran, 3 l water');
       await page.choose('It is meant to be', 'pasteurized');

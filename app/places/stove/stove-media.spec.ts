@@ -144,14 +144,27 @@ describe('the Stove, for every medium', () => {
 
   it('pasteurizes straw: soaked, drained, warmed through, cooled, and then ready for the Box', async () => {
     await make('straw', 'tub-12', 1);
-    for (const deed of ['Start soak', 'Drain', 'Middle is at 65 °C']) {
+    for (const deed of ['Start soak', 'Drain']) {
       await stove.press(deed);
     }
+    const dryG = batch().dryMatterG!;
+    await ask('All of it weighs, drained', String(Math.round(dryG / 0.25)), 'Weighed');
+    expect(stove.text()).toContain('75.0 % moisture');
+    expect(batch().mixed!.massG).toBe(Math.round(dryG / 0.25));
+    expect(batch().mixed!.moisture).toBeCloseTo(0.75, 3);
+    await stove.press('Middle is at 65 °C');
     expect(stove.text()).toContain('pasteurizing at 65 to 80 °C');
     await stove.press('Cool to the middle');
     await until(setup.store, (h) => h.batches[0]!.vessels[0]!.state.phase === 'cooked');
     await stove.settle();
     expect(stove.text()).toContain('Canner is cold.');
     expect(stove.has('Load a cook')).toBe(false);
+  });
+
+  it('gives coir its water once: boiling, by the bucket, and no soak before', async () => {
+    await make('coir-vermiculite', 'tub-12', 1);
+    expect(stove.text()).toContain('Pour the boiling water over it');
+    expect(stove.text()).toContain('Boiling water in a bucket');
+    expect(stove.text()).not.toContain('Mix it');
   });
 });

@@ -1,3 +1,4 @@
+import { isKindOf } from '../../material/is-kind-of.js';
 import type { BlendPart } from '../blend.js';
 import type { Match } from './match-material.js';
 import type { ReadLine } from './read-line.js';
@@ -27,5 +28,5 @@ export function partOf({ massG, match, isBath }: AuditLine): BlendPart[] {
   }
   return match.kind === 'water'
     ? [{ massG }]
-    : [{ material: match.material, massG, strained: match.material.id === 'potato' }];
+    : [{ material: match.material, massG, strained: isKindOf(match.material, 'potato') }];
 }

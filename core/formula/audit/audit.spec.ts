@@ -141,6 +141,13 @@ describe('finding the material', () => {
     }
     const bran = match('bran');
     expect(bran.kind === 'unknown' && bran.candidates.some((m) => m.id === 'wheat-bran')).toBeTrue();
+    for (const far of ['blue dye', 'zeolite', 'vitamin b', 'colour']) {
+      const guess = match(far);
+      const names = guess.kind === 'unknown' ? guess.candidates.map((m) => m.name) : ['known'];
+      expect(names)
+        .withContext(far)
+        .toEqual(far === 'colour' ? ['Food color'] : []);
+    }
     const slip = match('weat bran');
     expect(slip.kind === 'unknown' && slip.candidates[0]?.id).toBe('wheat-bran');
   });
@@ -326,6 +333,39 @@ describe('auditing a recipe', () => {
     // Sugar leads, malt where there is none, and else what was named first.
     expect(strength('30 g dried malt extract\n5 g table sugar\n1 l water')[0]).toBe('sucrose');
     expect(strength('2 g peptone\n30 g dried malt extract\n1 l water')[0]).toBe('malt-dry');
+  });
+
+  it('says how many it fills, and what each gets where that is told', () => {
+    const bag = shippedVesselTypes(AT).find((v) => v.id === 'block-bag')!;
+    const text = '5 kg hardwood pellets\n1 kg wheat bran\n7 l water';
+    const open = auditFormula(text, { vessel: bag }).filling!;
+    // By hand: 13 kg in bags of 2 268 g.
+    expect(open.fills).toBeCloseTo(13_000 / bag.finishedG!, 9);
+    expect(open.each).toBeUndefined();
+    const each = auditFormula(text, { vessel: bag, count: 6 }).filling!.each!;
+    expect(each.massG).toBeCloseTo(13_000 / 6, 9);
+    expect(each.share).toBeCloseTo(13_000 / 6 / 650 / 6, 6);
+    const jar = shippedVesselTypes(AT).find((v) => v.id === 'quart-jar')!;
+    const broth = auditFormula('24 g honey\n600 ml water', { vessel: jar }).filling!;
+    expect(broth.fills).withContext('a quart takes 600 ml of broth').toBeCloseTo(1.03, 1);
+  });
+
+  it('tells titles, headings and rules from ingredients, and reads what is optional', () => {
+    const audit = auditFormula(
+      'Zuzu’s favourite\n# dry part\n5 kg hardwood pellets\n---\n1 kg wheat bran\nOptional: 20 g gypsum\n7 l water',
+    );
+    expect(audit.lines.map((l) => l.note)).toEqual([
+      'A title: left out.',
+      'A heading: left out.',
+      undefined,
+      'A heading: left out.',
+      undefined,
+      'Optional: counted in.',
+      undefined,
+    ]);
+    expect([audit.isWhole, audit.grams]).toEqual([true, 13_020]);
+    const untold = auditFormula('Oat bran\n5 kg hardwood pellets\n7 l water');
+    expect(untold.isWhole).withContext('an ingredient without an amount is asked about').toBe(false);
   });
 
   it('makes of eight quarts of wheat with a twentieth to spare a little over eight', () => {

@@ -7,6 +7,7 @@ import { findingsFor, type Finding } from '../findings.js';
 import { adviseTreatment, type TreatmentAdvice } from '../treatment.js';
 import { partOf, type AuditLine } from './audit-line.js';
 import { QUART_AT_TWO_THIRDS_ML, settledGPerL } from './settled.js';
+import { usualLiquidMl } from '../vessel-size.js';
 import { stageOf } from './stage-of.js';
 import { weighedLines } from './weighed-lines.js';
 
@@ -42,6 +43,8 @@ export interface Audit {
   readonly treatment: TreatmentAdvice;
   readonly blend: Blend;
   readonly findings: readonly Finding[];
+  /** What it comes to in the vessels that it is meant for. */
+  readonly filling?: Filling;
   /** Every line is read and weighed. Of half a recipe the amounts are true, and nothing else that is said here. */
   readonly isWhole: boolean;
 }
@@ -95,6 +98,8 @@ function judge(lines: readonly AuditLine[], parts: readonly BlendPart[], options
     ...(blend.carbonToNitrogen !== undefined && { carbonToNitrogen: blend.carbonToNitrogen }),
     ...(finishedMl !== undefined && { finishedMl }),
     makes: makes(stage, blend, finishedMl ?? 0),
+    ...(vessel &&
+      finishedMl !== undefined && { filling: fillingOf(vessel, count, { stage, blend, finishedMl }) }),
     treatment,
     blend,
     isWhole,
@@ -128,6 +133,44 @@ function finishedVolume(stage: Stage, blend: Blend, parts: readonly BlendPart[])
     return undefined;
   }
   return isDissolved(stage) ? blend.liquidMl : (blend.grams / settledGPerL(stage, parts)) * 1000;
+}
+
+/** How a mix fills vessels: how many of them as usual, or, where that is said, what each gets. */
+export interface Filling {
+  readonly vessel: VesselType;
+  /** So many are filled as usual. */
+  readonly fills: number;
+  readonly each?: {
+    readonly count: number;
+    readonly massG: number;
+    readonly volumeMl: number;
+    /** Of what it holds to the brim. */
+    readonly share: number;
+  };
+}
+
+function fillingOf(
+  vessel: VesselType,
+  count: number | undefined,
+  { stage, blend, finishedMl }: { stage: Stage; blend: Blend; finishedMl: number },
+): Filling {
+  const fills = isDissolved(stage)
+    ? finishedMl / usualLiquidMl(vessel)
+    : vessel.finishedG !== undefined
+      ? blend.grams / vessel.finishedG
+      : finishedMl / (vessel.capacityMl * vessel.usualFill);
+  return {
+    vessel,
+    fills,
+    ...(count !== undefined && {
+      each: {
+        count,
+        massG: blend.grams / count,
+        volumeMl: finishedMl / count,
+        share: finishedMl / count / vessel.capacityMl,
+      },
+    }),
+  };
 }
 
 function makes(stage: Stage, blend: Blend, finishedMl: number): string {

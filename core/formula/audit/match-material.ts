@@ -26,6 +26,11 @@ const WATER_NAMES = new Set([
   'rain water',
 ]);
 const MOST_CANDIDATES = 6;
+/** Letters that a word must have to be the beginning of another, or a slip of the pen for it. Our choice. */
+const LEAST_BEGINNING = 3;
+const LEAST_MISSPELT = 4;
+/** So many of its letters may be other ones: a farther word is no guess. Our choice. */
+const NEAR = 0.2;
 
 /**
  * Finds the material that a recipe means. Exact names and a user's own earlier answers count; anything less is
@@ -71,7 +76,10 @@ export class MaterialMatcher {
 
   private candidates(phrase: string): readonly Material[] {
     this.index ??= this.buildIndex();
-    const hits = this.index.search(phrase, { prefix: true, fuzzy: 0.25 });
+    const hits = this.index.search(phrase, {
+      prefix: (term) => term.length >= LEAST_BEGINNING,
+      fuzzy: (term) => (term.length < LEAST_MISSPELT ? false : NEAR),
+    });
     return hits.slice(0, MOST_CANDIDATES).flatMap((hit) => this.materials[hit.id as number] ?? []);
   }
 

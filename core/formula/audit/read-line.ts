@@ -76,6 +76,8 @@ const STEP =
 
 /** "15 psi for 90 minutes" says no mass. */
 const TIMES = /^\d[\d.]*\s*(?:psi|bar|kpa|°|degrees|min\b|mins\b|minutes?|h\b|hrs?|hours?|days?)/;
+/** "# Dry part", "---". */
+const MARKED_HEADING = /^#+\s|^[^\p{L}\p{N}]+$/u;
 const VAGUE = /\(?\b(?:as needed|to taste|just enough|enough|a little|a bit(?: of)?|some)\b\)?/;
 
 /** A heading or a note: what stands between ingredients. */
@@ -90,7 +92,7 @@ function asAside(text: string, plain: string): ReadLine | undefined {
       liters: volume,
     };
   }
-  if (plain.endsWith(':')) {
+  if (plain.endsWith(':') || MARKED_HEADING.test(text)) {
     return aside(text, 'A heading: left out.');
   }
   const isStep = STEP.test(plain) || TIMES.test(plain);

@@ -34,6 +34,9 @@ const VERB = new RegExp(
 /** "For 1 liter: 20 g agar". */
 const HEADING = new RegExp(`^\\s*(?:for|per|to|in)\\s+${AMOUNT_BEGINS}[^:]*:(?=\\s*\\S)`, 'i');
 
+/** "Optional: 20 g gypsum". */
+const OPTIONAL = new RegExp(`^\\s*optional(?:ly)?\\s*[:,-]?\\s+(?=${AMOUNT_BEGINS})`, 'i');
+
 /** Reads a recipe: lines, or sentences with commas, "and" and "+" between their ingredients. */
 export function readRecipe(input: string | readonly string[]): readonly ReadLine[] {
   const lines = typeof input === 'string' ? input.split(/\r?\n/) : input;
@@ -44,6 +47,14 @@ function readPieces(line: string): readonly ReadLine[] {
   const heading = HEADING.exec(line);
   if (heading !== null) {
     return [readLine(heading[0]), ...readPieces(line.slice(heading[0].length))];
+  }
+  const optional = OPTIONAL.exec(line);
+  if (optional !== null) {
+    const note = 'Optional: counted in.';
+    return readPieces(line.slice(optional[0].length)).map((l) => ({
+      ...l,
+      note: l.note === undefined ? note : `${note} ${l.note}`,
+    }));
   }
   const verb = VERB.exec(line);
   const rest = verb === null ? line : line.slice(verb[0].length);

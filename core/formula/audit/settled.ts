@@ -1,3 +1,4 @@
+import { isKindOf } from '../../material/is-kind-of.js';
 import { UNITS } from '../../quantity/units.js';
 import type { Stage } from '../../record/definitions.js';
 import { shareOfDry, type BlendPart } from '../blend.js';
@@ -14,7 +15,7 @@ export const QUART_AT_TWO_THIRDS_ML = (UNITS.quart.size * 2) / 3;
 export function settledGPerL(stage: Stage, parts: readonly BlendPart[]): number {
   const isMostly = (is: (part: BlendPart) => boolean) => shareOfDry(parts, is) > MOSTLY;
   if (stage === 'grain') {
-    return isMostly((part) => part.material?.id === 'oats') ? SETTLED_G_PER_L.oats : SETTLED_G_PER_L.grain;
+    return isMostly((part) => isKindOf(part.material, 'oats')) ? SETTLED_G_PER_L.oats : SETTLED_G_PER_L.grain;
   }
   return isMostly((part) => LIGHT_FAMILIES.includes(part.material?.family))
     ? SETTLED_G_PER_L.fiber

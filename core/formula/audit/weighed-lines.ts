@@ -37,8 +37,24 @@ export function weighedLines(input: string | readonly string[], weighing: Weighi
     ...line,
     ...(line.what && { match: matcher.match(line.jars === undefined ? line.what : withoutState(line.what)) }),
   }));
-  const lines = withLiquid(matched.map((line) => weighedAlone(line, matched, weighing)));
+  const lines = withLiquid(withTitle(matched).map((line) => weighedAlone(line, matched, weighing)));
   return withRepeatsSaid(withTakenUp(lines));
+}
+
+/** What stands first, has no amount and is near to nothing is what the whole is called. */
+function withTitle(lines: readonly AuditLine[]): readonly AuditLine[] {
+  const [first, ...rest] = lines;
+  const isTitle =
+    first?.amount.kind === 'none' &&
+    first.match?.kind === 'unknown' &&
+    first.match.candidates.length === 0 &&
+    rest.some((l) => l.amount.kind !== 'none');
+  return first !== undefined && isTitle
+    ? [
+        { text: first.text, what: '', amount: { kind: 'none' }, isAside: true, note: 'A title: left out.' },
+        ...rest,
+      ]
+    : lines;
 }
 
 /** Lines whose mass does not depend on how much liquid there is. */

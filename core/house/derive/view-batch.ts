@@ -1,3 +1,4 @@
+import { takesUpWater } from '../../formula/hydration.js';
 import { mixMoisture, weighedMoisture } from '../../formula/moisture.js';
 import type { Batch } from '../../record/batch.js';
 import type { Fact } from '../../record/effective.js';
@@ -108,15 +109,33 @@ function viewMix(
     { massG: weighedOut.get(WATER) ?? plan.waterG, moisture: 1 },
     ...adjustments,
   ];
-  const massG = mix.reduce((sum, p) => sum + p.massG, 0);
-  const moisture = massG > 0 ? attempt('mix', () => mixMoisture(mix)) : undefined;
   const isAsPlanned = weighedOut.size + adjustments.length === 0;
+  const dryMatterG = isAsPlanned
+    ? plan.dryMatterG
+    : mix.reduce((sum, p) => sum + p.massG * (1 - p.moisture), 0);
+  const drainedG = takesUpWater(formula.hydration) ? drainedMassG(facts) : undefined;
+  const massG = drainedG ?? mix.reduce((sum, p) => sum + p.massG, 0);
+  const moisture =
+    massG <= 0
+      ? undefined
+      : drainedG === undefined
+        ? attempt('mix', () => mixMoisture(mix))
+        : safeMoisture(drainedG, dryMatterG);
   return {
     weighedOut,
     adjustments,
-    dryMatterG: isAsPlanned ? plan.dryMatterG : mix.reduce((sum, p) => sum + p.massG * (1 - p.moisture), 0),
+    dryMatterG,
     ...(moisture !== undefined && { mixed: { massG, moisture } }),
   };
+}
+
+/** What took its water from a soak weighs what it weighed once it was drained, and what was added since. */
+function drainedMassG(facts: readonly Fact[]): number | undefined {
+  const at = facts.findLastIndex((f) => f.kind === 'weighed');
+  const weighed = facts[at];
+  return weighed?.kind === 'weighed'
+    ? facts.slice(at).reduce((sum, f) => sum + (f.kind === 'adjusted' ? f.massG : 0), weighed.massG)
+    : undefined;
 }
 
 /** A weighing that was noted before its plan was corrected must not stop the house from opening. */

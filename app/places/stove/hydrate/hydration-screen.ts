@@ -13,6 +13,7 @@ import {
   MINUTE_MS,
   durationWords,
   formatNumber,
+  takesUpWater,
   weighedMoisture,
   type BatchView,
   unlessRefused,
@@ -94,6 +95,13 @@ export class HydrationScreen {
       this.view().batch.stage === 'bulk' && (step === 'mix' || step === 'drain' || step === 'pasteurize')
     );
   });
+  /** Straw and paper take their water from a soak: the scale says how much it was. */
+  protected readonly showsDrained = computed(() => {
+    const step = this.clock().current?.step;
+    const { stage, formula } = this.view().batch;
+    const isSoaked = formula !== undefined && takesUpWater(formula.hydration);
+    return stage === 'bulk' && isSoaked && (step === 'drain' || step === 'pasteurize');
+  });
   /** Before it is said to be dry enough, and until it is filled. */
   protected readonly showsTissue = computed(() => {
     const step = this.clock().current?.step;
@@ -126,7 +134,7 @@ export class HydrationScreen {
       Math.abs(off) < 0.01
         ? 'as wanted'
         : off > 0
-          ? 'wetter than wanted: let it steam on, then weigh again'
+          ? `wetter than wanted: let it ${this.view().batch.stage === 'bulk' ? 'drain' : 'steam'} on, then weigh again`
           : 'drier than wanted: it will run slowly';
     return `${formatNumber(moisture * 100, 1)} % moisture, ${words}.`;
   });

@@ -19,6 +19,7 @@ import {
   householdAtmosphereKPa,
   limeBath,
   mixTemperature,
+  stepsOf,
   type BatchView,
   warmingOf,
   type WarmPlace,
@@ -126,7 +127,7 @@ const STORED_MOISTURE = 0.12;
               It lies
               <nw-blank-choice
                 name="Lies"
-                [options]="lies"
+                [options]="lies()"
                 [value]="lying()"
                 (valueChange)="lying.set($event)"
               />,
@@ -168,14 +169,20 @@ export class Pasteurize {
   readonly view = input.required<BatchView>();
 
   private readonly store = inject(HouseStore);
-  protected readonly lies = LIES;
+  protected readonly lies = computed(() => LIES.filter((l) => !this.hasItsWater() || l.value === 'packed'));
   private readonly warming = computed(() => warmingOf(this.view().batch.formula?.parts ?? []));
+  /** What was mixed with its water is given no more of it: no bucket, no soak, and a bath only in a shut bag. */
+  private readonly hasItsWater = computed(() => stepsOf(this.view().batch).some((s) => s.step === 'mix'));
   /** A bath would wash out what feeds from manure and compost. */
   protected readonly ways = computed(() =>
-    WAYS.filter((w) => this.warming() !== 'steam' || w.id === 'steam'),
+    WAYS.filter((w) =>
+      this.warming() === 'steam'
+        ? w.id === 'steam'
+        : !this.hasItsWater() || w.id === 'bath' || w.id === 'steam',
+    ),
   );
   protected readonly way = linkedSignal<Way>(() => USUAL[this.warming()]);
-  protected readonly lying = signal<string>('loose');
+  protected readonly lying = linkedSignal<string>(() => (this.hasItsWater() ? 'packed' : 'loose'));
   /** What is poured over coir is all that it is to hold; a bucket of straw is filled up. */
   protected readonly water = linkedSignal(() =>
     this.warming() === 'boiling' ? inLiters(this.view().batch.plan?.waterG) : BUCKET_L,
