@@ -77,6 +77,12 @@ export async function visit(page: Page, path: string): Promise<void> {
   await page.clock.runFor(2000);
 }
 
+/** A formula of a group on the Desk. */
+export async function openFormula(page: Page, group: RegExp, formula: string): Promise<void> {
+  await button(page, group).click();
+  await page.getByRole('option', { name: formula, exact: true }).click();
+}
+
 /** A grain batch from its plan to jars that wait for a cook. */
 export async function prepareGrain(page: Page, code: string, hands: Hands = mouse()): Promise<void> {
   await hands.press(button(page, `Make batch ${code}`));

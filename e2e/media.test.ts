@@ -1,13 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { take } from './hands.js';
 import { readFile } from 'node:fs/promises';
-import { blank, button, furnish, go, pass } from './house.js';
-
-/** A formula of a group on the Desk. */
-async function choose(page: Page, group: RegExp, formula: string): Promise<void> {
-  await button(page, group).click();
-  await page.getByRole('option', { name: formula, exact: true }).click();
-}
+import { blank, button, furnish, go, openFormula, pass } from './house.js';
 
 /** From the batch that was just made to its sheet: on the page, in print and as a PDF. */
 async function printSheet(page: Page, code: string, holds: readonly RegExp[]): Promise<void> {
@@ -36,7 +30,7 @@ test('each of the four media is planned from an empty database to a printed shee
   await furnish(page);
 
   await test.step('agar: twenty plates of malt', async () => {
-    await choose(page, /^Agar/, 'Malt 2 %');
+    await openFormula(page, /^Agar/, 'Malt 2 %');
     await blank(page, 'In each').fill('25');
     await expect(page.getByText('3 × 183 ml, 500 ml bottle')).toBeVisible();
     await printSheet(page, 'A1', [
@@ -49,20 +43,20 @@ test('each of the four media is planned from an empty database to a printed shee
 
   await test.step('liquid culture: four quarts of honey broth', async () => {
     await go(page, 'Desk');
-    await choose(page, /^Liquid culture/, 'Honey 4 %');
+    await openFormula(page, /^Liquid culture/, 'Honey 4 %');
     await printSheet(page, 'L1', [/4 × quart jars, 600 ml each/, /Honey/, /erupts/]);
   });
 
   await test.step('grain: rye, simmered only', async () => {
     await go(page, 'Desk');
-    await choose(page, /^Grain spawn/, 'Rye');
+    await openFormula(page, /^Grain spawn/, 'Rye');
     await take(page.getByRole('combobox', { name: 'Way of hydrating' }), 'simmer only');
     await printSheet(page, 'G1', [/Rye, simmer only/, /All of it, drained, g/, /90 min at 15 psi/]);
   });
 
   await test.step('bulk: straw in a tub, pasteurized', async () => {
     await go(page, 'Desk');
-    await choose(page, /^Bulk/, 'Straw');
+    await openFormula(page, /^Bulk/, 'Straw');
     await take(page.getByRole('combobox', { name: 'Vessels' }), '12 l tubs');
     await printSheet(page, 'B1', [/3 × 12 l tubs/, /Pasteurize/, /Middle at 65 °C, time/]);
   });
@@ -101,7 +95,7 @@ test('three pasted recipes are audited, and one is kept as a formula', async ({ 
 
 test('a wet mix is corrected in noted steps, and the next batch aims drier', async ({ page }) => {
   await furnish(page);
-  await choose(page, /^Bulk/, 'Hardwood and bran 10 %');
+  await openFormula(page, /^Bulk/, 'Hardwood and bran 10 %');
   await button(page, 'Make batch B1').click();
   await page.getByRole('link', { name: 'To the Stove' }).click();
   await page.getByRole('button', { name: /Hardwood pellets, weigh it/ }).click();
@@ -124,6 +118,6 @@ test('a wet mix is corrected in noted steps, and the next batch aims drier', asy
   await expect(button(page, 'Load a cook')).toBeVisible();
   // What was really used is kept beside the plan.
   await go(page, 'Desk');
-  await choose(page, /^Bulk/, 'Hardwood and bran 10 %');
+  await openFormula(page, /^Bulk/, 'Hardwood and bran 10 %');
   await expect(page.getByText(/last weighed 62(\.0)? %/)).toBeVisible();
 });

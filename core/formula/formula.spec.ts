@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import {
+  auditFormula,
+  formulaFromAudit,
   mixMoisture,
   reasonForMoisture,
   reasonForPart,
@@ -162,12 +164,30 @@ describe('scaling a formula', () => {
     });
   }
 
+  it('takes a recipe with a tea of a hundredth of solids, and gives it back as it was written', () => {
+    const audit = auditFormula('2 kg hardwood pellets\n1.5 l manure tea\n1.7 l water');
+    const formula = resolveFormula(
+      formulaFromAudit(audit, { id: 'with-tea', name: 'With tea', updatedAt: AT }),
+      materials,
+    );
+    const bag = vessels.find((v) => v.id === 'block-bag')!;
+    const scaled = scaleFormula(formula, {
+      vessel: bag,
+      count: 1,
+      amount: { by: 'wetTotal', massG: audit.grams / 3 },
+    });
+    const [pellets, tea] = scaled.parts;
+    expect(pellets!.massG).toBeCloseTo(2000 / 3, 6);
+    expect(tea!.massG).toBeCloseTo(audit.parts[1]!.massG / 3, 6);
+    expect(scaled.waterG).toBeCloseTo(1700 / 3, 6);
+  });
+
   it('refuses an ingredient that is all water, by its name', () => {
     const [first, ...rest] = wood.parts;
     const wet = { ...first!.material, moisture: { value: 1, low: 1, high: 1, source: 'typed' } };
     const formula = { ...wood, parts: [{ ...first!, material: wet }, ...rest] };
     expect(() => scaleFormula(formula, { vessel: bag, count: 1 })).toThrowMatching(
-      outOfRange({ field: 'moisture', of: 'Hardwood pellets' }, { max: 0.99, value: 1 }),
+      outOfRange({ field: 'moisture', of: 'Hardwood pellets' }, { max: 0.9995, value: 1 }),
     );
   });
 

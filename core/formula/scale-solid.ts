@@ -97,11 +97,15 @@ function roundedMoisture(parts: readonly ScaledPart[], waterG: number): number |
   return weighed.some((p) => p.massG > 0) ? mixMoisture(weighed) : undefined;
 }
 
+/** Teas and coffee hold a hundredth of solids or less. */
+const MOST_WATER = 0.9995;
+
 /** Of what is all water there is no dry matter to weigh. */
 function dryOf(material: Material): number {
   const field = { field: 'moisture', of: material.name } as const;
   return (
-    1 - requireWithin(material.moisture.value, { field, min: 0, max: 0.99, unit: ' %', shownTimes: 100 })
+    1 -
+    requireWithin(material.moisture.value, { field, min: 0, max: MOST_WATER, unit: ' %', shownTimes: 100 })
   );
 }
 

@@ -29,7 +29,7 @@ describe('the Desk, for every medium', () => {
     await desk.type(blank('In each'), '26');
     expect(desk.text()).toContain('3 × 191 ml, 500 ml bottle');
     await desk.type(blank('Volume that is there'), '400');
-    expect(desk.text()).toContain('it fills 13 of 20; all of them take 580 ml');
+    expect(desk.text()).toContain('it fills 13 of 20; all of them take about 580 ml');
     await desk.type(blank('Strength'), '4');
     expect(desk.text()).toContain('Stronger than the good range.');
     expect(desk.text()).toContain('20 at the sea: the trade');

@@ -82,7 +82,7 @@ function inWater(piece: string, isSoaked: boolean): string[] {
 const SOAK_ALONE =
   /^\s*(?:then\s+)?(?:soak|simmer|boil|cook|rinse|steep)(?:\s+(?:it|them|overnight|the\s+\w+))*\s*$/i;
 
-/** "1 tbsp + 1 tsp honey" and "honey, 1 tbsp" are one amount of one thing. */
+/** "½ cup + 1 tbsp + 1 tsp honey" and "honey, 1 tbsp" are one amount of one thing. */
 function joined(lines: readonly ReadLine[]): readonly ReadLine[] {
   const out: ReadLine[] = [];
   for (const line of lines) {
@@ -113,7 +113,9 @@ function together(a: ReadLine, b: ReadLine): ReadLine | undefined {
     const { problem: _, ...rest } = b;
     return a.isAside === true ? undefined : { ...rest, text, what: a.what };
   }
-  if ((a.what === '') === (b.what === '') || a.amount.kind !== 'unit' || b.amount.kind !== 'unit') {
+  // Of "½ cup + 3 tbsp + 1 tsp sugar" two say of nothing what it is.
+  const isOneThing = a.what === '' || b.what === '';
+  if (!isOneThing || a.amount.kind !== 'unit' || b.amount.kind !== 'unit') {
     return undefined;
   }
   if (UNITS[a.amount.unit].kind !== UNITS[b.amount.unit].kind) {

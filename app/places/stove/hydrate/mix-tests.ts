@@ -91,6 +91,11 @@ export class MixTests {
   protected readonly typed = signal('');
 
   protected readonly wanted = computed(() => this.view().batch.plan?.targetMoisture ?? 0);
+  /** Nothing was noted of what the scale showed. */
+  protected readonly isByPlan = computed(() => {
+    const { weighedOut, adjustments, weighedG } = this.view();
+    return weighedOut.size === 0 && adjustments.length === 0 && weighedG === undefined;
+  });
   /** How much too wet it is by the squeeze, as a fraction; below 0 for too dry. Corrections since then count. */
   protected readonly off = computed(() => {
     const { squeeze, mixed } = this.view();
