@@ -31,6 +31,8 @@ export const PlanChoices = z.strictObject({
   bottleId: Key.optional(),
   method: HydrationMethod.optional(),
   treatment: Treatment.optional(),
+  /** Why it is treated otherwise than is advised. */
+  treatmentWhy: z.string().trim().max(300).optional(),
   spare: z.number().optional(),
   stepMinutes: BatchPlan.shape.stepMinutes,
   /** What of the first ingredient, or of the volume, is there. */

@@ -153,14 +153,30 @@ export class Journal {
     return this.couldNot({ entries, photo }, outcome.error);
   }
 
+  /** A planned batch is made; a note on it is part of the same deed. */
   async makeBatch(
     formula: ResolvedFormula,
     scaled: ScaledFormula,
     choices: Pick<BatchPlan, 'treatment' | 'stepMinutes' | 'leftOut'> = {},
+    note = '',
   ): Promise<NewBatch | undefined> {
     return this.make(`batch ${formula.name}`, async (pen, hand) => {
       const number = nextBatchNumber(pen.found.house, formula.stage);
-      return keepBatch(pen, makeBatch(formula, scaled, number, contextOf(hand), choices), hand);
+      const made = makeBatch(formula, scaled, number, contextOf(hand), choices);
+      if (note === '') {
+        return keepBatch(pen, made, hand);
+      }
+      const deedId = made.entry.id;
+      const noted = stampAll([{ kind: 'batchNoted', batchId: made.batch.id, note }], {
+        ...hand,
+        nowMs: hand.nowMs + 1,
+      });
+      await keepBatch(pen, { ...made, entry: { ...made.entry, deedId } }, hand);
+      await pen.addAll(
+        'entries',
+        noted.map((entry) => ({ ...entry, deedId })),
+      );
+      return made;
     });
   }
 

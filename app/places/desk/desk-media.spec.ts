@@ -1,3 +1,5 @@
+import { TestBed } from '@angular/core/testing';
+import { Journal } from '../../data/journal/journal';
 import { furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Desk } from './desk';
@@ -69,6 +71,22 @@ describe('the Desk, for every medium', () => {
     await desk.press('Make batch B1');
     await until(setup.store, (h) => h.batches.length === 1);
     expect(setup.house().batches[0]!.batch.plan!.treatment).toBe('pasteurize');
+  });
+
+  it('keeps with the batch why it is treated against the advice, and takes both back with one press', async () => {
+    await open(/^Bulk/, 'Straw');
+    expect(desk.text()).not.toContain('Why all the same');
+    await desk.press('Sterilize instead');
+    await desk.fill('Why all the same', 'no thermometer for a bath');
+    await desk.press('Make batch B1');
+    await until(setup.store, (h) => h.batches.length === 1);
+    const [made] = setup.house().batches;
+    expect(made!.notes.map((n) => n.note)).toEqual([
+      'Sterilized against the advice: no thermometer for a bath',
+    ]);
+    await TestBed.inject(Journal).undo();
+    await until(setup.store, (h) => h.batches.length === 0);
+    expect(setup.house().facts).toEqual([]);
   });
 
   it('warns where bran would only be warmed through', async () => {

@@ -193,6 +193,12 @@ export class DeskPlan {
   readonly treatment = computed<Treatment>(
     () => this.chosen().treatment ?? this.advice()?.treatment ?? 'sterilize',
   );
+  /** It is meant to be treated otherwise than is advised. */
+  readonly isAgainstAdvice = computed(() => {
+    const advised = this.advice()?.treatment;
+    return advised !== undefined && advised !== this.treatment();
+  });
+  readonly treatmentWhy = computed(() => this.chosen().treatmentWhy ?? '');
   readonly steps = computed(() =>
     stepsOf({
       formula: this.formula(),

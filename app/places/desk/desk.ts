@@ -80,6 +80,13 @@ const NO_FIGURE = { value: 1, low: 0, high: 1, source: '' };
 const NO_WORDS: BalanceWords = { name: '', left: '', right: '', below: '', above: '' };
 const NO_WATER: WaterWords = { name: '', how: '', measure: '', after: '' };
 
+/** Why it is treated otherwise than is advised, for its notes; empty where it is not, or was not told. */
+function againstAdviceWords(plan: DeskPlan): string {
+  const why = plan.treatmentWhy();
+  const treated = plan.treatment() === 'pasteurize' ? 'Pasteurized' : 'Sterilized';
+  return plan.isAgainstAdvice() && why !== '' ? `${treated} against the advice: ${why}` : '';
+}
+
 /** Formulas, amounts and where a batch falls in time. */
 @Component({
   selector: 'nw-desk',
@@ -317,11 +324,16 @@ export class Desk {
       return;
     }
     this.busy.set(true);
-    const made = await this.journal.makeBatch(shown.formula, shown.scaled, {
-      treatment: this.plan.treatment(),
-      stepMinutes: this.plan.stepMinutes(),
-      leftOut: this.plan.leftOut(),
-    });
+    const made = await this.journal.makeBatch(
+      shown.formula,
+      shown.scaled,
+      {
+        treatment: this.plan.treatment(),
+        stepMinutes: this.plan.stepMinutes(),
+        leftOut: this.plan.leftOut(),
+      },
+      againstAdviceWords(this.plan),
+    );
     this.busy.set(false);
     this.madeId.set(made?.batch.id);
     queueMicrotask(() => this.host.querySelector<HTMLElement>('.made a')?.focus());

@@ -13,6 +13,8 @@ import {
 import { listed } from '../../data/words/listed';
 import { HouseStore } from '../../data/store/house-store';
 import { moneyWords } from '../../data/words/words';
+import { shownControl } from '../../pieces/form/form-state';
+import { TextField } from '../../pieces/form/text-field';
 import { DeskPlan } from './desk-plan';
 
 const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
@@ -27,7 +29,7 @@ const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
 /** What the plan means at the Stove: steps, programme, cooks, cost, stock, and what the record advises. */
 @Component({
   selector: 'nw-then-at-stove',
-  imports: [MatButton, MatIcon, RouterLink],
+  imports: [MatButton, MatIcon, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './then-at-stove.html',
   styleUrl: './then-at-stove.scss',
@@ -101,6 +103,13 @@ export class ThenAtStove {
         : `leaves ${amountWords(Math.max(0, (first.haveG ?? 0) - first.needG))} of ${first.name.toLowerCase()}`;
     return uncounted.length === 0 ? counted : `${counted}; ${listed(uncounted)} never counted`;
   });
+
+  protected readonly why = shownControl('', this.plan.treatmentWhy);
+
+  protected keepWhy(): void {
+    this.why.markAsPristine();
+    this.plan.change({ treatmentWhy: this.why.value.trim() || undefined });
+  }
 
   protected money(value: number): string {
     return moneyWords(value, this.store.household()?.currency ?? '');
