@@ -159,7 +159,7 @@ describe('treat or not', () => {
     );
     const mine = shippedFormulas(AT).find((f) => f.id === 'coir-vermiculite')!;
     const parts = mine.parts.map((p) => (p.materialId === 'coir' ? { ...p, materialId: 'my-coir' } : p));
-    const formula = resolveFormula({ ...mine, parts } as typeof mine, own);
+    const formula = resolveFormula({ ...mine, parts }, own);
     expect(stepsOf({ formula, plan: { treatment: 'pasteurize' } }).map((s) => s.step))
       .withContext('one’s own coir is coir')
       .toEqual(['pasteurize', 'cooled']);
