@@ -167,14 +167,11 @@ function measureLines(
   words: FigureWords,
 ): readonly string[] {
   const hydration = batch.formula?.hydration;
+  const isSoaked = hydration !== undefined && takesUpWater(hydration);
   return [
     ...(batch.formula?.basis === 'perLiter' ? [`Left after boiling, ${words.volumeSign}`, 'pH'] : []),
-    ...(batch.stage === 'grain' && hydration !== 'measured-jar'
-      ? ['Tissue test', `All of it, drained, ${words.massSign}`]
-      : []),
-    ...(batch.stage === 'bulk' && hydration !== undefined && takesUpWater(hydration)
-      ? [`All of it, drained, ${words.massSign}`]
-      : []),
+    ...(batch.stage === 'grain' && isSoaked ? ['Tissue test'] : []),
+    ...(isSoaked ? [`All of it, drained, ${words.massSign}`] : []),
     ...(batch.stage === 'bulk' ? ['Squeeze test', `Added afterwards, ${words.massSign}`] : []),
     ...(isCooked
       ? ['At pressure, time', 'Heat off, time']

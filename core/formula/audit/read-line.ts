@@ -267,11 +267,13 @@ function unread(text: string, what: string, problem: string): ReadLine {
   return { text, amount: { kind: 'none' }, what: what.trim(), problem };
 }
 
-function aside(text: string, note: string): ReadLine {
+/** A line that is said and left out. */
+export function aside(text: string, note: string): ReadLine {
   return { text, amount: { kind: 'none' }, what: '', isAside: true, note };
 }
 
-function withNotes(line: ReadLine, notes: readonly string[]): ReadLine {
+/** A line with more notes on how it was read, before its own. */
+export function withNotes(line: ReadLine, notes: readonly string[]): ReadLine {
   const all = [...notes, ...(line.note === undefined ? [] : [line.note])];
   return all.length === 0 ? line : { ...line, note: all.join(' ') };
 }

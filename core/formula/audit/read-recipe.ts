@@ -2,7 +2,7 @@ import { convert } from '../../quantity/convert.js';
 import { UNITS } from '../../quantity/units.js';
 import { AMOUNT_BEGINS, MEASURE } from './plain-text.js';
 import { ratioIn } from './ratio.js';
-import { readLine, type ReadLine } from './read-line.js';
+import { readLine, withNotes, type ReadLine } from './read-line.js';
 
 const PERCENT_BEGINS = '\\d+(?:\\.\\d+)?\\s*%';
 /** Between two ingredients of one line: "1,5 l" keeps its comma, "one and a half cups" its "and". */
@@ -50,11 +50,7 @@ function readPieces(line: string): readonly ReadLine[] {
   }
   const optional = OPTIONAL.exec(line);
   if (optional !== null) {
-    const note = 'Optional: counted in.';
-    return readPieces(line.slice(optional[0].length)).map((l) => ({
-      ...l,
-      note: l.note === undefined ? note : `${note} ${l.note}`,
-    }));
+    return readPieces(line.slice(optional[0].length)).map((l) => withNotes(l, ['Optional: counted in.']));
   }
   const verb = VERB.exec(line);
   const rest = verb === null ? line : line.slice(verb[0].length);

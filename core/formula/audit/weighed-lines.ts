@@ -6,7 +6,7 @@ import type { AuditLine } from './audit-line.js';
 import { densityGPerL, noDensity, withMass } from './grams-of.js';
 import { MaterialMatcher, phraseOf } from './match-material.js';
 import { SOAKED_GRAIN, withLiquid, withRepeatsSaid, withTakenUp } from './meant-water.js';
-import type { Amount, ReadLine } from './read-line.js';
+import { aside, type Amount, type ReadLine } from './read-line.js';
 import { readRecipe } from './read-recipe.js';
 import { settledGPerL } from './settled.js';
 
@@ -49,12 +49,7 @@ function withTitle(lines: readonly AuditLine[]): readonly AuditLine[] {
     first.match?.kind === 'unknown' &&
     first.match.candidates.length === 0 &&
     rest.some((l) => l.amount.kind !== 'none');
-  return first !== undefined && isTitle
-    ? [
-        { text: first.text, what: '', amount: { kind: 'none' }, isAside: true, note: 'A title: left out.' },
-        ...rest,
-      ]
-    : lines;
+  return first !== undefined && isTitle ? [aside(first.text, 'A title: left out.'), ...rest] : lines;
 }
 
 /** Lines whose mass does not depend on how much liquid there is. */

@@ -138,7 +138,7 @@ export class Views {
     }
     batches.forEach((id) => rows.vesselsOf.get(id)?.forEach((v) => seeds.add(v.id)));
     const ownIsolate = (id: VesselId) => {
-      const isolateId = this.batchOf(id)?.isolateId;
+      const isolateId = this.rowOfBatch(id)?.isolateId;
       return isolateId !== undefined && this.isolates.has(isolateId) ? isolateId : undefined;
     };
     const { kinds, changed } = kindsWith(this.kinds, seeds, lineage, ownIsolate);
@@ -224,12 +224,13 @@ export class Views {
     }
     const batch = asTold(row, facts);
     const vessels = vesselsAsTold(rows, facts, (v) => this.wasUsed(v));
-    const isThere = new Set(vessels);
-    rows.forEach((v) => {
-      if (!isThere.has(v)) {
-        this.vesselViews.set(v.id, undefined);
-      }
-    });
+    if (vessels !== rows) {
+      rows
+        .filter((v) => !vessels.includes(v))
+        .forEach((v) => {
+          this.vesselViews.set(v.id, undefined);
+        });
+    }
     const code = this.rows.batchNames.names.get(id) ?? '';
     const views = this.viewVessels(batch, vessels, code, facts);
     const troubles: Trouble[] = [];
@@ -306,10 +307,16 @@ export class Views {
     return [...new Set(facts.flatMap((f) => (f.kind === 'cookLoaded' ? [f.cookId] : [])))];
   }
 
-  private batchOf(id: VesselId): Batch | undefined {
+  /** The batch of a vessel as it was first written. */
+  private rowOfBatch(id: VesselId): Batch | undefined {
     const batchId = this.rows.vesselRows.get(id)?.batchId;
-    const row = batchId && this.rows.batchRows.get(batchId);
-    return row && asTold(row, this.rows.index.ofBatch.get(row.id) ?? []);
+    return batchId && this.rows.batchRows.get(batchId);
+  }
+
+  /** The same as it was told last: to be asked once batches are viewed. */
+  private batchOf(id: VesselId): Batch | undefined {
+    const row = this.rowOfBatch(id);
+    return row && (this.batchViews.get(row.id)?.batch ?? row);
   }
 
   private wasUsed(id: VesselId): boolean {
