@@ -14,6 +14,8 @@ const NAMES = [
   'print',
   'check',
   'calendar_month',
+  'add',
+  'remove',
 ];
 const map = Object.fromEntries(
   NAMES.map((name) => [

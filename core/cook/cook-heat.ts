@@ -16,7 +16,7 @@ export interface CookFacts {
   readonly logs: readonly CookLog[];
   readonly coreReads: readonly FactOf<'coreRead'>[];
   readonly proofs: readonly FactOf<'proofRead'>[];
-  /** What stands in it; the first of the load speaks for all. */
+  /** What stands in it; the slowest of the load speaks for all. */
   readonly contents?: Contents;
 }
 

@@ -4,6 +4,8 @@ import type { Appliance, VesselType } from '../record/definitions.js';
 import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
+import { placesOf } from './places-in.js';
+import { planLoad } from './plan-load.js';
 import { planCook, type CookPlan, type CookWish } from './programme.js';
 import { tradeHold } from './trade-holds.js';
 
@@ -186,19 +188,18 @@ function piecesOf(waiting: Waiting, appliance: Appliance): Piece[] {
 }
 
 function capacityFor(batch: Batch, appliance: Appliance): number {
-  return appliance.places[inCooker(batch).vessel.id] ?? 0;
+  return placesOf(appliance, inCooker(batch).vessel);
 }
 
 /** The slowest vessel of a load decides for all. */
 function planOf(load: Load, plan: PlanLoad): CookPlan {
-  const plans = load.pieces.map((piece) =>
-    plan({
+  return planLoad(
+    {
       appliance: load.appliance,
-      ...wishOf(piece.waiting.batch),
-      count: piece.places,
-    }),
+      members: load.pieces.map((piece) => ({ ...wishOf(piece.waiting.batch), count: piece.places })),
+    },
+    plan,
   );
-  return plans.reduce((slow, p) => (p.holdMinutes > slow.holdMinutes ? p : slow));
 }
 
 function minutesOf(plan: CookPlan): number {
@@ -254,7 +255,7 @@ export function fuelOf(
 
 function whyNot(waiting: Waiting, appliances: readonly Appliance[], plan: PlanLoad): LeftOut['why'] {
   const { vessel } = inCooker(waiting.batch);
-  const able = appliances.find((a) => (a.places[vessel.id] ?? 0) > 0);
+  const able = appliances.find((a) => placesOf(a, vessel) > 0);
   if (able === undefined) {
     return { kind: 'noPlace', vessel };
   }

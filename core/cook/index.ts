@@ -1,5 +1,6 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
+export { hasTools, stoodBeside, toolsMinutes, waterMembers } from './beside.js';
 export { browningOf } from './browning-of.js';
 export { planDay, fuelOf, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
 export {
@@ -14,10 +15,13 @@ export { stepShown, type Shown } from './instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook-state.js';
 export type { CookPhase, CookState } from './cook-state.js';
 export { contentsOf, inCooker, placesNeeded, wishOf } from './in-cooker.js';
+export { kindsInCook, type KindInCook } from './kinds-in-cook.js';
 export { learnedFrom, type Learned } from './learned.js';
 export { carriesSpores, innerRadiusMm, thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
-export { bricksIn, circlesIn, likelyPlaces } from './places-in.js';
+export { footprintOf, potOf, type Footprint, type Pot } from './footprint.js';
+export { packPot, packTogether, type PackedPot, type PlacedVessel } from './pack-pot.js';
+export { likelyPlaces, placesOf } from './places-in.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
 export {
@@ -46,6 +50,16 @@ export {
   type SchoolHere,
 } from './programme.js';
 export type { CookPlan, CookWish } from './programme.js';
+export type { LoadMember } from './load-member.js';
+export { planLoad, type KindAsked, type LoadPlan, type LoadWish } from './plan-load.js';
 export { shippedAppliances } from './shipped-appliances.js';
-export { packLoad, partsOfLoad, type LoadCandidate, type LoadPart, type PackedLoad } from './pack-load.js';
+export {
+  packLoad,
+  partsOfLoad,
+  type LoadCandidate,
+  type LoadPart,
+  type PackedLoad,
+  type PackedPart,
+} from './pack-load.js';
+export { footprintsOf, fullShare, roomFor, type Stood } from './room-in-pot.js';
 export { GAP_MM, heapOf, type Heap, type Standing } from './standing.js';

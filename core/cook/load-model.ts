@@ -1,3 +1,4 @@
+import type { Shape } from '../heat/conduction/shape.js';
 import type { ThermalLoad } from '../heat/load/uncertain-load.js';
 import { heapOf, heapShape, type Heap, type Standing } from './standing.js';
 import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
@@ -60,17 +61,10 @@ export function standing(contents: Contents, count: number, how: Standing | unde
     : contents;
 }
 
-function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>['shape'] {
+function solidShape(contents: Contents): Shape {
   const { vessel } = contents;
   if (vessel.kind === 'bag') {
-    const volumeMl = (contents.wetG ?? vessel.finishedG ?? 0) / BAG_G_PER_ML || filledMl(contents);
-    const scale = Math.cbrt(volumeMl / BLOCK.volumeMl);
-    const bag = {
-      kind: 'brick',
-      lengthMm: BLOCK.lengthMm * scale,
-      widthMm: BLOCK.widthMm * scale,
-      heightMm: BLOCK.heightMm * scale,
-    } as const;
+    const bag = blockOf(contents);
     return contents.heap === undefined ? bag : heapShape(bag, contents.heap);
   }
   const { lengthMm, widthMm, heightMm } = vessel;
@@ -82,6 +76,18 @@ function solidShape(contents: Contents): Extract<ThermalLoad, { kind: 'solid' }>
     kind: 'cylinder',
     radiusMm,
     heightMm: (filledMl(contents) * MM3_PER_ML) / (Math.PI * radiusMm ** 2),
+  };
+}
+
+/** What a filled bag measures: its medium, in common proportions. */
+export function blockOf(contents: Contents): Extract<Shape, { kind: 'brick' }> {
+  const volumeMl = (contents.wetG ?? contents.vessel.finishedG ?? 0) / BAG_G_PER_ML || filledMl(contents);
+  const scale = Math.cbrt(volumeMl / BLOCK.volumeMl);
+  return {
+    kind: 'brick',
+    lengthMm: BLOCK.lengthMm * scale,
+    widthMm: BLOCK.widthMm * scale,
+    heightMm: BLOCK.heightMm * scale,
   };
 }
 

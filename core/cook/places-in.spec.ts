@@ -1,38 +1,6 @@
-import { bricksIn, circlesIn, likelyPlaces, shippedDefinitions, type VesselType } from '../index.js';
+import { likelyPlaces, placesOf, shippedDefinitions, type VesselType } from '../index.js';
 
 describe('what fits into a cooker', () => {
-  it('packs circles as regular polygons do', () => {
-    // Around a middle one lie six; n in a ring touch each other at 1 + 1 / sin(π / n).
-    for (const n of [2, 3, 4, 5, 6]) {
-      const ring = n === 2 ? 2 : 1 + 1 / Math.sin(Math.PI / n);
-      expect(circlesIn(ring * 100 + 0.1, 100)).toBeGreaterThanOrEqual(n);
-      expect(circlesIn(ring * 100 - 0.1, 100)).toBeLessThan(n);
-    }
-    expect(circlesIn(300, 100)).toBe(7);
-    expect(circlesIn(99, 100)).toBe(0);
-    expect(circlesIn(1000, 100)).toBeLessThan(100 * 0.9069);
-  });
-
-  it('never packs more circles than the densest plane would, nor fewer for a wider pot', () => {
-    let before = 0;
-    for (let aroundMm = 100; aroundMm < 900; aroundMm += 7) {
-      const n = circlesIn(aroundMm, 90);
-      expect(n).toBeGreaterThanOrEqual(before);
-      expect(n * 90 ** 2).toBeLessThanOrEqual(aroundMm ** 2);
-      before = n;
-    }
-  });
-
-  it('packs bricks in rows, each corner inside', () => {
-    // A square of 70 fits a circle of 100 (diagonal 99); two of 70 × 35 as well; three of 70 × 35 do not.
-    expect(bricksIn(100, 70, 70)).toBe(1);
-    expect(bricksIn(100, 70, 35)).toBe(2);
-    expect(bricksIn(98, 70, 70)).toBe(0);
-    // Rows of 2 and 2 of 100 × 100 in a circle of 283 (diagonal 282.8).
-    expect(bricksIn(283, 100, 100)).toBe(4);
-    expect(bricksIn(282, 100, 100)).toBe(2);
-  });
-
   it('suggests for shipped vessels about what cookers are known to take', () => {
     const { appliances, vesselTypes } = shippedDefinitions('2026-01-01T00:00:00.000Z');
     for (const appliance of appliances) {
@@ -60,5 +28,15 @@ describe('what fits into a cooker', () => {
     expect(likelyPlaces(pot, measured)).toBe(8);
     expect(likelyPlaces({ ...pot, innerHeightMm: 370 }, measured)).toBe(16);
     expect(likelyPlaces({ ...pot, innerHeightMm: 150 }, measured)).toBe(0);
+  });
+
+  it('takes what was tried, then the measures, and promises nothing without either', () => {
+    const { appliances, vesselTypes } = shippedDefinitions('2026-01-01T00:00:00.000Z');
+    const quart = vesselTypes.find((v) => v.id === 'quart-jar')!;
+    const canner = { ...appliances[0]!, innerDiameterMm: 330, innerHeightMm: 292 };
+    expect(placesOf(canner, quart)).toBe(8);
+    expect(placesOf({ ...canner, places: { 'quart-jar': 0 } }, quart)).toBe(0);
+    expect(placesOf({ ...canner, places: {} }, quart)).toBe(8);
+    expect(placesOf({ ...appliances[0]!, places: {} }, quart)).toBe(0);
   });
 });

@@ -1,15 +1,18 @@
 import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
-import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
+import type { Appliance, Household } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
+import { toolsMinutes } from './beside.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { Learned } from './learned.js';
 import { DRY_SHARE_OF_WET, standing, type Contents } from './load-model.js';
+import { bagsAmong, contentsOfMember, sumOver, type LoadMember } from './load-member.js';
+import { placesOf } from './places-in.js';
 import type { PlannedRun } from './planned-chamber.js';
 import { isPressureCooker } from './pot.js';
 import type { Standing } from './standing.js';
@@ -49,6 +52,8 @@ export interface CookPlan {
   readonly comeUpMinutes: number;
   readonly openAfterMinutes: number;
   readonly water: WaterBudget;
+  /** What the wrapped tools in it want, where there are any. */
+  readonly toolsMinutes?: number;
   /** How many of these vessels fit at once; 0 when the appliance does not list them. */
   readonly places: number;
 }
@@ -58,20 +63,17 @@ export function householdAtmosphereKPa(house: Pick<Household, 'altitudeM' | 'bar
   return house.barometerKPa ?? atmosphericPressure(house.altitudeM);
 }
 
-export interface CookWish {
+export interface CookWish extends LoadMember {
   readonly appliance: Appliance;
   readonly house: Pick<Household, 'altitudeM' | 'barometerKPa' | 'roomC'>;
-  readonly vessel: VesselType;
-  readonly count: number;
-  readonly vesselWetG: number;
-  /** What is in them; grain when left out. */
-  readonly stage?: Stage;
-  /** Share of the vessel that is filled. */
-  readonly fill?: number;
+  /** What else stands in the pot and is heated with it. */
+  readonly beside?: readonly LoadMember[];
   /** Of bags: how they stand in the pot; each for itself when left out. */
   readonly standing?: Standing;
-  /** Grain and water went into the jar dry: its spores were never woken by a soak, so the longest school is the usual. */
-  readonly isUnsoaked?: boolean;
+  /** No advised hold is shorter: something else in the pot needs so long. */
+  readonly leastHoldMinutes?: number;
+  /** Tools in foil or paper lie in it too. */
+  readonly withTools?: boolean;
   /** Hold of the school that is followed; the trade's usual one when left out. */
   readonly schoolMinutes?: number;
   /** Temperature of what goes in; the room's when left out. */
@@ -104,11 +106,11 @@ export function planCook(wish: CookWish): CookPlan {
   const coolingRate = learned?.coolingRate ?? CANNER_COOLING_RATE;
   const trade = tradeHold(vessel, stage);
   const schoolMinutes = wish.schoolMinutes ?? (wish.isUnsoaked === true ? trade.most : trade.minutes);
-  const places = appliance.places[vessel.id] ?? 0;
-  const inPot = Math.min(wish.count, Math.max(places, 1));
-  const each: Contents = { vessel, stage, wetG: wish.vesselWetG, fill: wish.fill };
-  const contents = standing(each, inPot, wish.standing);
-  const comeUpEstimateMinutes = comeUpOf(wish, chamberC, inPot);
+  const places = placesOf(appliance, vessel);
+  const inPot: LoadMember = { ...wish, count: Math.min(wish.count, Math.max(places, 1)) };
+  const all = [inPot, ...(wish.beside ?? [])];
+  const contents = standing(contentsOfMember(wish), bagsAmong(all), wish.standing);
+  const comeUpEstimateMinutes = comeUpOf(wish, chamberC, all);
   const comeUpMinutes = comeUpEstimateMinutes * (learned?.comeUpFactor ?? 1);
   const startC = wish.startC ?? house.roomC;
   const planned: Omit<PlannedRun, 'holdMinutes'> = {
@@ -120,7 +122,13 @@ export function planCook(wish: CookWish): CookPlan {
     coolingRate,
   };
   const relativeMinutes = relativeHold(contents, planned, trade, schoolMinutes, startC);
-  const holdMinutes = holdOf(wish, trade, relativeMinutes, chamberC);
+  const forTools = wish.withTools === true ? toolsMinutes(chamberC) : undefined;
+  const holdMinutes = holdOf(
+    { ...wish, leastHoldMinutes: Math.max(wish.leastHoldMinutes ?? 0, forTools ?? 0) },
+    trade,
+    relativeMinutes,
+    chamberC,
+  );
   const water = waterBudget({
     ventMinutes,
     holdMinutes,
@@ -147,19 +155,21 @@ export function planCook(wish: CookWish): CookPlan {
     comeUpMinutes,
     openAfterMinutes: openAfterMinutes(chamberC, atmosphereKPa, house.roomC, coolingRate),
     water,
+    ...(forTools !== undefined && { toolsMinutes: forTools }),
     places,
   };
 }
 
 /** To the next five minutes, upward; for a smaller vessel never below the shortest school of its kind. */
 function holdOf(
-  { appliance, measuredHoldMinutes, chosenHoldMinutes }: CookWish,
+  { appliance, measuredHoldMinutes, chosenHoldMinutes, leastHoldMinutes = 0 }: CookWish,
   trade: TradeHold,
   relativeMinutes: number | undefined,
   chamberC: number,
 ): number {
   const holdMinutes = rounded(
-    chosenHoldMinutes ?? measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least),
+    chosenHoldMinutes ??
+      Math.max(leastHoldMinutes, measuredHoldMinutes ?? Math.max(relativeMinutes ?? Infinity, trade.least)),
   );
   const most = appliance.longestHoldMinutes ?? MOST_HOLD_MIN;
   if (!(holdMinutes <= most)) {
@@ -203,9 +213,12 @@ export function schoolsHere(
 /** The water that a come-up is reckoned with, before the budget that depends on it is known. */
 const USUAL_WATER_KG = 3;
 
-function comeUpOf(wish: CookWish, chamberC: number, inPot: number): number {
-  const { appliance, vessel, house } = wish;
-  const mediumKg = (inPot * wish.vesselWetG) / 1000;
+function comeUpOf(
+  { appliance, house }: Pick<CookWish, 'appliance' | 'house'>,
+  chamberC: number,
+  members: readonly LoadMember[],
+): number {
+  const mediumKg = sumOver(members, (m) => m.count * m.vesselWetG) / 1000;
   const waterKg = Math.min(
     Math.max(USUAL_WATER_KG, appliance.leastWaterMl / 1000),
     appliance.mostWaterMl / 1000,
@@ -213,7 +226,7 @@ function comeUpOf(wish: CookWish, chamberC: number, inPot: number): number {
   const load = {
     waterKg,
     potKg: appliance.emptyKg,
-    glassKg: vessel.kind === 'bag' ? 0 : (inPot * vessel.emptyG) / 1000,
+    glassKg: sumOver(members, (m) => (m.vessel.kind === 'bag' ? 0 : m.count * m.vessel.emptyG)) / 1000,
     mediumWaterKg: mediumKg * (1 - DRY_SHARE_OF_WET),
     mediumDryKg: mediumKg * DRY_SHARE_OF_WET,
   };

@@ -17,10 +17,12 @@ const COOLED_MS = 180 * MINUTE_MS;
  */
 export function outcomeOf(view: CookView, house: House, nowMs: number): readonly Observation[] {
   const { heatOffMs, phase } = view.state;
-  if (heatOffMs === undefined || phase === 'ended' || view.contents === undefined) {
+  const [slowest] = view.kinds;
+  if (heatOffMs === undefined || phase === 'ended' || slowest === undefined) {
     return [];
   }
-  const vessels = view.vesselIds.flatMap((id) => house.vesselById.get(id) ?? []);
+  // The run is that of the slowest kind; what the others came to says nothing of it.
+  const vessels = slowest.vesselIds.flatMap((id) => house.vesselById.get(id) ?? []);
   if (!vessels.every((v) => hadItsTime(v, heatOffMs, nowMs))) {
     return [];
   }
@@ -29,7 +31,7 @@ export function outcomeOf(view: CookView, house: House, nowMs: number): readonly
   const run = kept + soured === 0 ? undefined : cookRun(view, heatOffMs + COOLED_MS);
   return run === undefined
     ? []
-    : [{ kind: 'jars', cook: view.cook.id, run, each: carriesSpores(view.contents), kept, soured }];
+    : [{ kind: 'jars', cook: view.cook.id, run, each: carriesSpores(slowest.contents), kept, soured }];
 }
 
 function hadItsTime(

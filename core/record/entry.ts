@@ -169,6 +169,13 @@ export const MOST_LAYERS = 6;
 export const Between = z.enum(['apart', 'touching']);
 export type Between = z.infer<typeof Between>;
 
+/** What goes into a cook and is of no batch: jars of water, tools in foil or paper. */
+export const Beside = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('water'), vessel: VesselType, count: z.number().int().min(1).max(50) }),
+  z.strictObject({ what: z.literal('tools'), count: z.number().int().min(1).max(50) }),
+]);
+export type Beside = z.infer<typeof Beside>;
+
 /** What became of a vessel, in any phase of its life. */
 export const Fate = z.enum([
   'contaminated',
@@ -274,6 +281,7 @@ export const Entry = z.discriminatedUnion('kind', [
     /** Of bags: how they stand in the pot. Left out: each for itself. */
     layers: z.number().int().min(1).max(MOST_LAYERS).optional(),
     between: Between.optional(),
+    beside: z.array(Beside).min(1).max(12).optional(),
   }),
   z.strictObject({
     ...fact,

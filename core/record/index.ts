@@ -37,6 +37,7 @@ export { AskedAmount, Plan, PlanChoices } from './plan.js';
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
 export {
+  Beside,
   Between,
   CautionId,
   Channel,

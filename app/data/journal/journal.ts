@@ -14,6 +14,7 @@ import {
   withRows,
   type Appliance,
   type BatchId,
+  type Beside,
   type BatchPlan,
   type CautionId,
   type CookId,
@@ -284,7 +285,7 @@ export class Journal {
     plan: CookPlan,
     vesselIds: readonly VesselId[],
     caution: CautionId,
-    standing?: Standing,
+    more: { readonly standing?: Standing; readonly beside?: readonly Beside[] } = {},
   ): Promise<CookId | undefined> {
     return this.make('a cook', async (pen, hand) => {
       const { house } = pen.found;
@@ -293,7 +294,13 @@ export class Journal {
       const { cook } = makeCook(appliance, plan, roomC, vesselIds, number, contextOf(hand));
       const entries = stampAll(
         [
-          { kind: 'cookLoaded', cookId: cook.id, vesselIds: [...vesselIds], ...standing },
+          {
+            kind: 'cookLoaded',
+            cookId: cook.id,
+            vesselIds: [...vesselIds],
+            ...more.standing,
+            ...(more.beside !== undefined && more.beside.length > 0 && { beside: [...more.beside] }),
+          },
           { kind: 'cautionRead', caution },
           { kind: 'cookStep', cookId: cook.id, step: 'lidOn' },
         ],

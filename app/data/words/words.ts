@@ -1,5 +1,6 @@
 import { differenceInCalendarDays, format, isSameDay } from 'date-fns';
 import type {
+  Beside,
   BatchId,
   CautionId,
   Channel,
@@ -222,6 +223,13 @@ export function vesselCount(count: number, { name, plural }: Pick<VesselType, 'n
   return /^\d/.test(word) ? `${count} × ${word}` : `${count} ${word}`;
 }
 
+/** What goes into a cook and is of no batch. */
+export function besideWords(beside: Beside): string {
+  return beside.what === 'water'
+    ? `${vesselCount(beside.count, beside.vessel)} of water`
+    : `${beside.count} wrapped ${beside.count === 1 ? 'tool' : 'tools'}`;
+}
+
 /** Money with two decimals and the household's own sign. */
 export function moneyWords(value: number, currency: string): string {
   return `${currency === '' ? '' : `${currency}\u2009`}${formatNumber(value, 2)}`;
@@ -265,7 +273,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'phRead':
       return `${code}: pH ${formatNumber(entry.ph, 1)}${entry.drops === 0 ? '' : `, ${entry.drops} drops`}`;
     case 'cookLoaded':
-      return `${cook} loaded`;
+      return `${cook} loaded${entry.beside === undefined ? '' : `, with ${entry.beside.map(besideWords).join(' and ')}`}`;
     case 'cookStep':
       return `${cook}: ${COOK_WORDS[entry.step]}${entry.carryOn === true ? ', carried on' : ''}`;
     case 'coreRead':

@@ -1,5 +1,14 @@
 import { Injectable, inject } from '@angular/core';
-import { learnedFrom, planCook, type CookPlan, type CookWish, type Learned } from '../../../core/index';
+import {
+  learnedFrom,
+  planCook,
+  planLoad,
+  type CookPlan,
+  type CookWish,
+  type Learned,
+  type LoadPlan,
+  type LoadWish,
+} from '../../../core/index';
 import { HouseStore } from '../store/house-store';
 import { KeptByHouse } from '../store/kept-by-house';
 import { MeasuredHolds } from './measured-holds';
@@ -20,6 +29,14 @@ export class CookPlanner {
     const plan = planCook({ ...wish, learned });
     const hold = plan.isHoldChosen ? undefined : this.measured.of(plan, wish.house.roomC);
     return typeof hold === 'number' ? planCook({ ...wish, learned, measuredHoldMinutes: hold }) : plan;
+  }
+
+  /**
+   * The same of a load of several kinds of vessel.
+   * @throws CoreError as `planCook`
+   */
+  planLoad(wish: LoadWish, house: CookWish['house']): LoadPlan {
+    return planLoad(wish, (one) => this.plan({ ...one, house }));
   }
 
   /** What a cooker has shown of itself: not looked for at each key that is pressed. */

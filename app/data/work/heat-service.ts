@@ -104,13 +104,16 @@ export class HeatService {
   /** How many of the very load of a cook likely sour, with what was measured in it; undefined as above. */
   spoilageOf(
     kind: string,
-    { contents, vesselIds, cook }: CookView,
+    { kinds: [slowest], cook }: CookView,
     run: Run,
     evidence: Evidence,
   ): Promise<Spoilage | undefined> {
-    return contents === undefined
+    return slowest === undefined
       ? Promise.resolve(undefined)
-      : this.spoilage(kind, run, contents, vesselIds.length, evidence, { of: 'sameLoad', cook: cook.id });
+      : this.spoilage(kind, run, slowest.contents, slowest.count, evidence, {
+          of: 'sameLoad',
+          cook: cook.id,
+        });
   }
 
   /** The chance of the target at a range of holds of one plan; undefined as above. */

@@ -1,4 +1,6 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import type { House } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
 import { render } from '../../testing/render';
@@ -20,6 +22,19 @@ describe('the climate of the tent', () => {
     await climate.until(/; 14\d readings/);
     await climate.press('All');
     await climate.until(/; 21 558 readings, one silence/);
+  });
+
+  it('says nothing of readings that came before the house: nobody knows its units yet', async () => {
+    setup = await demoHouse();
+    const held = signal<House | undefined>(undefined);
+    const house = setup.house();
+    Object.assign(setup.store, { house: held });
+    const climate = await render(Climate, { placeId: 'tent' });
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await climate.settle();
+    expect(climate.text()).not.toMatch(/°C|readings|No logger/);
+    held.set(house);
+    await climate.until(/967 readings/);
   });
 
   it('of a house without a logger asks for a file, and draws what it holds at once', async () => {

@@ -72,6 +72,8 @@ export class Climate {
 
   private readonly subject = computed(() => subjectOfPlace(this.placeId()));
   private readonly inHouse = computed(() => this.house.house() ?? EMPTY_HOUSE);
+  /** Readings come from a store of their own, perhaps first; before the house is there nobody knows its units. */
+  protected readonly isKnown = computed(() => this.house.house() !== undefined);
   /** Whose it is, where there are several. */
   protected readonly named = computed(() =>
     placesInUse(this.inHouse(), 'fruit').length > 1 ? `: ${placeWords(this.placeId(), this.inHouse())}` : '',
@@ -86,6 +88,9 @@ export class Climate {
   private readonly typed = computed(() => typedReads(this.inHouse(), this.placeId()));
   /** What was logged, with what was typed of the same; and what was typed alone. */
   private readonly all = computed((): readonly ReadSeries[] => {
+    if (!this.isKnown()) {
+      return [];
+    }
     const logged = new Map(this.logged().map((s) => [s.channel, s]));
     const channels = [...new Set([...logged.keys(), ...this.typed().keys()])];
     return channels.flatMap(

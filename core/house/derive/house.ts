@@ -1,3 +1,5 @@
+import type { KindInCook } from '../../cook/kinds-in-cook.js';
+import type { Beside } from '../../record/entry.js';
 import type { CookFacts } from '../../cook/cook-heat.js';
 import type { CookVerdict } from '../../cook/verdict.js';
 import type { ColonizationForecast } from '../../growth/forecast.js';
@@ -87,6 +89,10 @@ export interface CookView extends CookFacts {
   readonly verdict: CookVerdict;
   readonly vesselIds: readonly VesselId[];
   readonly batches: readonly BatchId[];
+  /** What stands in it, by what is one to heat; the slowest first. */
+  readonly kinds: readonly KindInCook[];
+  /** What else stands in it, of no batch. */
+  readonly beside: readonly Beside[];
   /** When the middle of the load is below 30 °C at the latest; refined by a reading. */
   readonly coreCoolMs?: number;
   /** From when it may be so, if all is quick. */

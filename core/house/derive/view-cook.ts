@@ -1,8 +1,7 @@
 import { cookState, takenSteps } from '../../cook/cook-state.js';
-import { contentsOf } from '../../cook/in-cooker.js';
 import { coolAfterReading, coolingLoadOf, coreCooling } from '../../cook/core-cooling.js';
 import type { CookFacts } from '../../cook/cook-heat.js';
-import { standing } from '../../cook/load-model.js';
+import { kindsInCook } from '../../cook/kinds-in-cook.js';
 import { cookVerdict } from '../../cook/verdict.js';
 import type { Batch, Cook } from '../../record/batch.js';
 import type { Fact, FactOf } from '../../record/effective.js';
@@ -34,22 +33,21 @@ export function viewCook(
   if (loaded === undefined) {
     return undefined;
   }
-  const { vesselIds, layers = 1, between = 'apart' } = loaded;
+  const { vesselIds, layers = 1, between = 'apart', beside = [] } = loaded;
   const taken = takenSteps(facts.filter((f) => f.kind === 'cookStep'));
   const steps = taken.map((t) => t.fact);
   const logs = logsThatCount(logRows, facts);
   const coreReads = facts.filter((f) => f.kind === 'coreRead');
   const proofs = facts.filter((f) => f.kind === 'proofRead');
   const state = cookState(steps);
-  const batches = new Map(
+  const kinds = kindsInCook(
     vesselIds.flatMap((id) => {
       const batch = batchOf(id);
-      return batch === undefined ? [] : [[batch.id, batch] as const];
+      return batch === undefined ? [] : [{ id, batch }];
     }),
+    { layers, between },
   );
-  const [first] = batches.values();
-  const each = first && contentsOf(first);
-  const contents = each && standing(each, vesselIds.length, { layers, between });
+  const contents = kinds[0]?.contents;
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('probeHeat', () => probedF0(logs));
   return {
@@ -64,7 +62,9 @@ export function viewCook(
     contents,
     verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
     vesselIds,
-    batches: [...batches.keys()],
+    batches: [...new Set(vesselIds.flatMap((id) => batchOf(id)?.id ?? []))],
+    kinds,
+    beside,
     lastCoreRead,
     ...attempt('cooling', () => coolAt({ cook, state, contents }, lastCoreRead)),
     waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,

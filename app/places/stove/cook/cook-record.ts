@@ -27,6 +27,7 @@ import { NoteForm } from '../../../pieces/note-form';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
 import { codesOf } from './codes-of';
+import { loadWords } from './load-words';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
@@ -65,6 +66,7 @@ export class CookRecord {
   protected readonly band = signal<HeatBand | undefined>(undefined);
   protected readonly spoilage = signal<Spoilage | undefined>(undefined);
   protected readonly nowMs = this.time.minute;
+  protected readonly loadWords = loadWords;
 
   protected readonly view = computed(() =>
     this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),

@@ -35,12 +35,13 @@ import { spoilWords } from '../../../data/words/spoil-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { COOK_WORDS, shortTime, vesselCount } from '../../../data/words/words';
+import { COOK_WORDS, shortTime } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { CookCurve } from '../../../pieces/cook-curve';
 import { Plaque } from '../../../pieces/plaque';
 import { Keys } from '../../../data/devices/keys';
 import { codesOf } from './codes-of';
+import { loadWords } from './load-words';
 import { cookClock } from './cook-clock';
 import { InstrumentPanel } from './instrument-panel';
 import { Dialogs } from '../../../pieces/dialogs';
@@ -75,12 +76,7 @@ export class CookScreen {
   protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
   protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
-  protected readonly load = computed(() => {
-    const house = this.store.house();
-    const first = house?.vesselById.get(this.view().vesselIds[0]!);
-    const n = this.view().vesselIds.length;
-    return first === undefined ? '' : vesselCount(n, first.batch.vessel);
-  });
+  protected readonly load = computed(() => loadWords(this.view()));
   protected readonly pressure = computed(() => pressureWords(this.view().cook.gaugeKPa));
   protected readonly deedWords = computed(() => {
     const { step, dueMs, next } = this.clock();
@@ -239,7 +235,7 @@ export class CookScreen {
 
   private async reckon(): Promise<void> {
     const run = this.run();
-    const { contents, cook, vesselIds } = this.view();
+    const { contents, cook, kinds } = this.view();
     if (run === undefined || contents === undefined) {
       this.band.set(undefined);
       this.spoilage.set(undefined);
@@ -247,7 +243,7 @@ export class CookScreen {
     }
     const kind = `cook ${cook.id}`;
     const evidence = this.evidence();
-    const count = vesselIds.length;
+    const count = kinds[0]?.count ?? 1;
     const band = await this.heatService.band(kind, run, evidence, this.target());
     this.band.update((before) => band ?? before);
     const spoilage = await this.heatService.spoilage(kind, run, contents, count, evidence);

@@ -60,7 +60,9 @@ describe('what goes into the pot', () => {
   it('keeps apart what wants another programme, and says so', async () => {
     await waiting(['wheat-spawn', 'quart-jar', 3], ['honey-broth', 'quart-jar', 2]);
     expect(inList('[aria-label="In the cooker"]')).toEqual(['G1']);
-    expect(page.text()).toContain('other vessels or another programme: a cook of their own');
+    expect(page.text()).toContain(
+      'another programme, a cook of its own: broth and agar brown in what grain needs',
+    );
     const broth = page.host.querySelector<HTMLInputElement>('.out input')!;
     expect(broth.disabled).toBe(true);
     await tick('G1');
@@ -142,6 +144,61 @@ describe('what goes into the pot', () => {
     expect(setup.house().cooks[0]!.contents!.heap).toEqual({ across: 1, along: 1, layers: 2 });
     const loaded = setup.house().records.entries.find((e) => e.kind === 'cookLoaded')!;
     expect(loaded).toEqual(jasmine.objectContaining({ layers: 2, between: 'touching' }));
+  });
+
+  it('takes seven of ten where seven are wanted, one less or more at a press', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 10]);
+    expect(page.text()).toContain('8 of 8 places');
+    const more = () => page.button('One quart jar of G1 more') as HTMLButtonElement;
+    expect(more().disabled).toBe(true);
+    await page.press('One quart jar of G1 less');
+    expect(page.text()).toContain('7 of 10 quart jars');
+    expect(page.text()).toContain('7 of 8 places');
+    expect(page.text()).toContain('3 wait for the next cook');
+    expect(more().disabled).toBe(false);
+    await page.press('All so, lid on');
+    const house = await until(setup.store, (h) => h.cooks.length === 1);
+    expect(house.cooks[0]!.vesselIds).toEqual(house.batches[0]!.vessels.slice(0, 7).map((v) => v.vessel.id));
+  });
+
+  it('holds pints, a bag of grain, water and a wrapped knife as long as the bag asks, and keeps all of it', async () => {
+    await waiting(['wheat-spawn', 'pint-jar', 4], ['rye-spawn', 'grain-bag', 1]);
+    // Other vessels stay out until they are asked for: they may want longer.
+    expect(inList('[aria-label="In the cooker"]')).toEqual(['G1']);
+    const hold = () => Number(/(\d+) min at \d/.exec(page.text())![1]);
+    const alone = hold();
+    await tick('G2');
+    expect(inList('[aria-label="In the cooker"]')).toEqual(['G1', 'G2']);
+    await page.press('One jar of water more');
+    await page.choose('Jar of water', 'pint jar');
+    await page.press('One wrapped tool more');
+    expect(hold()).toBeGreaterThan(alone + 30);
+    expect(page.text()).toContain('The 1.4 kg bag of grain is the slowest');
+    expect(page.text()).toContain(
+      'It decides for all, and the odds below are its. Alone, the pint jars of grain would want 60 min,',
+    );
+    expect(page.text()).toContain('4 pint jars, 1 × 1.4 kg bag, 1 pint jar of water, 1 wrapped tool');
+    expect(page.host.querySelectorAll('nw-load-drawing g circle.vessel').length).toBe(5);
+    await page.press('All so, lid on');
+    const [cook] = (await until(setup.store, (h) => h.cooks.length === 1)).cooks;
+    expect(cook!.kinds.map((k) => [k.vessel.id, k.count])).toEqual([
+      ['grain-bag', 1],
+      ['pint-jar', 4],
+    ]);
+    expect(cook!.beside.map((b) => [b.what, b.count])).toEqual([
+      ['water', 1],
+      ['tools', 1],
+    ]);
+    expect(cook!.contents!.vessel.id).toBe('grain-bag');
+  });
+
+  it('says that wrapped tools are slower than broth', async () => {
+    await waiting(['honey-broth', 'quart-jar', 2]);
+    const hold = () => Number(/(\d+) min at \d/.exec(page.text())![1]);
+    expect(hold()).toBe(25);
+    await page.press('One wrapped tool more');
+    expect(hold()).toBe(30);
+    expect(page.text()).toContain('Wrapped tools are the slowest');
   });
 
   it('never asks how jars stand', async () => {

@@ -19,24 +19,34 @@ import {
   DAY_MS,
   GAP_MM,
   MOST_LAYERS,
-  formatNumber,
-  inCooker,
   VENT_MINUTES,
-  planCook,
-  shownGaugeKPa,
-  tradeHold,
-  type Between,
-  type CookWish,
-  type SchoolHere,
-  type BatchView,
-  type Stage,
-  type VesselType,
-  mediumOf,
+  footprintsOf,
+  formatNumber,
+  hasTools,
+  inCooker,
   packLoad,
   partsOfLoad,
+  placesNeeded,
+  placesOf,
+  planCook,
+  planLoad,
+  potOf,
+  shownGaugeKPa,
+  stoodBeside,
   unlessRefused,
   vesselsToCook,
+  waterMembers,
   wishOf,
+  type BatchId,
+  type BatchView,
+  type Beside,
+  type Between,
+  type KindAsked,
+  type LoadWish,
+  type SchoolHere,
+  type Stage,
+  type Stood,
+  type VesselType,
 } from '../../../../core/index';
 import { literWords, measureWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
@@ -45,7 +55,9 @@ import { HouseStore } from '../../../data/store/house-store';
 import { CookPlanner } from '../../../data/work/cook-planner';
 import { MeasuredHolds } from '../../../data/work/measured-holds';
 import { Journal } from '../../../data/journal/journal';
-import { vesselCount } from '../../../data/words/words';
+import { besideWords, vesselCount } from '../../../data/words/words';
+import { CountStepper } from '../../../pieces/form/count-stepper';
+import { LoadDrawing } from '../../../pieces/load-drawing';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { OwnThings } from '../../../pieces/own-things/own-things';
 import { Plaque } from '../../../pieces/plaque';
@@ -66,16 +78,31 @@ const BETWEEN: readonly { readonly value: Between; readonly words: string }[] = 
   { value: 'apart', words: 'room for steam all around' },
   { value: 'touching', words: 'no gap' },
 ];
+/** More jars of water or tools than this go into no cook. Our choice. */
+const MOST_BESIDE = 12;
+const STAGE_OF: Readonly<Record<Stage, string>> = {
+  agar: ' of agar',
+  liquid: ' of liquid',
+  grain: ' of grain',
+  bulk: ' of substrate',
+};
 /** A finger that moves at once scrolls the page. ms */
 const DRAG_DELAY = { touch: 250, mouse: 0 };
 
 interface Row {
   readonly view: BatchView;
-  readonly words: string;
+  /** What stands in the pot for it, and how many of them there are in all. */
+  readonly vessel: VesselType;
+  readonly total: number;
   readonly poured: string;
-  /** It shares vessels and programme with what is in the cooker. */
+  /** It wants the programme of what is in the cooker. */
   readonly fits: boolean;
+  /** It was to go in, and found no room. */
+  readonly isCrowdedOut: boolean;
   readonly taken: boolean;
+  /** So many of them go in, and so many could. */
+  readonly count: number;
+  readonly most: number;
 }
 
 /** What goes into the pot, the programme, four lines to check, one press. */
@@ -87,7 +114,9 @@ interface Row {
     CdkDrag,
     CdkDropList,
     CdkDropListGroup,
+    CountStepper,
     HoldChoice,
+    LoadDrawing,
     MatButton,
     MatCheckbox,
     NgTemplateOutlet,
@@ -112,7 +141,11 @@ export class LoadCook {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly dragDelay = DRAG_DELAY;
   protected readonly checks = CHECKS;
-  protected readonly leftOut = signal<ReadonlySet<string>>(new Set());
+  /** Vessels in the pot that were asked for, by batch; the others as is usual. */
+  private readonly asked = signal<ReadonlyMap<string, number>>(new Map());
+  protected readonly waterJars = signal(0);
+  protected readonly chosenWaterJar = signal<string | undefined>(undefined);
+  protected readonly tools = signal(0);
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
   protected readonly school = signal<number | undefined>(undefined);
   protected readonly hold = signal<number | undefined>(undefined);
@@ -139,78 +172,132 @@ export class LoadCook {
       this.batches().map((view) => ({
         batch: view.batch,
         waiting: vesselsToCook(view),
-        isWanted: !this.leftOut().has(view.batch.id),
+        wanted: this.wantedOf(view),
       })),
     ),
   );
+  /** Jars and bottles that this cooker has a place for. */
+  private readonly waterJarTypes = computed(() => {
+    const appliance = this.appliance();
+    return (this.store.house()?.records.vesselTypes ?? []).filter(
+      (v) =>
+        (v.kind === 'jar' || v.kind === 'bottle') &&
+        v.isGone !== true &&
+        appliance !== undefined &&
+        placesOf(appliance, v) > 0,
+    );
+  });
+  protected readonly waterJarOptions = computed(() =>
+    this.waterJarTypes().map((v) => ({ value: v.id, words: v.name })),
+  );
+  protected readonly waterJar = computed(
+    () =>
+      this.waterJarTypes().find((v) => v.id === this.chosenWaterJar()) ??
+      this.waterJarTypes().find((v) => v.kind === 'jar') ??
+      this.waterJarTypes()[0],
+  );
+  private readonly beside = computed<readonly Beside[]>(() => {
+    const [vessel, jars, tools] = [this.waterJar(), this.waterJars(), this.tools()];
+    return [
+      ...(vessel !== undefined && jars > 0 ? [{ what: 'water' as const, vessel, count: jars }] : []),
+      ...(tools > 0 ? [{ what: 'tools' as const, count: tools }] : []),
+    ];
+  });
+  private readonly packed = computed(() => {
+    const appliance = this.appliance();
+    return appliance === undefined
+      ? { vesselIds: [], parts: [] }
+      : packLoad(this.parts(), appliance, stoodBeside(this.beside()));
+  });
   protected readonly rows = computed<readonly Row[]>(() =>
     this.parts().map((part, i) => {
-      const { vessel, places, waiting, batch } = part;
+      const { vessel, waiting, batch, vesselsPerPlace } = part;
+      const packed = this.packed().parts.find((p) => p.batch.id === batch.id);
+      const count = packed?.count ?? 0;
       return {
         view: this.batches()[i]!,
-        words: vesselCount(places, vessel),
+        vessel,
+        total: placesNeeded(waiting.length, vesselsPerPlace),
         poured: vessel === batch.vessel ? '' : ` for ${vesselCount(waiting.length, batch.vessel)}`,
         fits: part.fits,
-        taken: part.fits && part.isWanted,
+        isCrowdedOut: packed !== undefined && count === 0,
+        taken: count > 0,
+        count,
+        most: placesNeeded(packed?.most ?? 0, vesselsPerPlace),
       };
     }),
   );
   protected readonly inside = computed(() => this.rows().filter((r) => r.taken));
   protected readonly outside = computed(() => this.rows().filter((r) => !r.taken));
-  private readonly packed = computed(() => packLoad(this.parts(), this.places()));
-  private readonly load = computed(() => this.packed().vesselIds);
-  protected readonly placesTaken = computed(() => this.packed().placesTaken);
-  protected readonly waitingCount = computed(() => this.packed().leftOver);
-  private readonly firstTaken = computed(() => this.rows().find((r) => r.taken)?.view);
-  private readonly cooked = computed(() => {
-    const first = this.firstTaken();
-    return first && inCooker(first.batch);
+  /** Vessels of what goes in that wait for the next cook. */
+  protected readonly waitingCount = computed(() =>
+    this.inside().reduce((sum, r) => sum + r.total - r.count, 0),
+  );
+  protected readonly stood = computed<readonly Stood[]>(() => [
+    ...this.packed().parts.filter((p) => p.count > 0),
+    ...stoodBeside(this.beside()),
+  ]);
+  /** Where all are of one kind, how many of it there is room for. */
+  protected readonly placesWords = computed(() => {
+    const [first, ...others] = this.stood();
+    const appliance = this.appliance();
+    const taken = this.stood().reduce((sum, s) => sum + s.count, 0);
+    return first !== undefined &&
+      appliance !== undefined &&
+      others.every((o) => o.vessel.id === first.vessel.id)
+      ? `${taken} of ${placesOf(appliance, first.vessel)} places`
+      : `${taken} in the cooker`;
   });
-  protected readonly places = computed(() => this.appliance()?.places[this.cooked()?.vessel.id ?? ''] ?? 0);
+  protected readonly drawn = computed(() =>
+    [...this.packed().parts.map((p) => ({ ...p, mark: this.codeOf(p.batch.id) })), ...this.waterDrawn()]
+      .filter((p) => p.count > 0)
+      .map((p) => ({ footprints: footprintsOf([p]), mark: p.mark })),
+  );
+  protected readonly isPotMeasured = computed(() => {
+    const appliance = this.appliance();
+    return appliance !== undefined && potOf(appliance).isMeasured;
+  });
   protected readonly asksStanding = computed(
-    () => this.cooked()?.vessel.kind === 'bag' && this.placesTaken() > 1,
+    () => this.stood().reduce((sum, s) => sum + (s.vessel.kind === 'bag' ? s.count : 0), 0) > 1,
   );
   private readonly standing = computed(() =>
     this.asksStanding() ? { layers: this.layers(), between: this.between() } : undefined,
   );
-  private readonly wish = computed<CookWish | undefined>(() => {
-    const [appliance, house, first] = [this.appliance(), this.store.household(), this.firstTaken()];
-    const cooked = this.cooked();
-    if (!appliance || !house || !first || !cooked || this.load().length === 0) {
+  private readonly wish = computed<LoadWish | undefined>(() => {
+    const appliance = this.appliance();
+    const parts = this.packed().parts.filter((p) => p.count > 0);
+    if (appliance === undefined || parts.length === 0) {
       return undefined;
     }
+    const beside = this.beside();
     return {
       appliance,
-      house,
-      ...wishOf(first.batch),
-      count: this.placesTaken(),
+      members: [...parts.map((p) => ({ ...wishOf(p.batch), count: p.count })), ...waterMembers(beside)],
+      withTools: hasTools(beside),
       standing: this.standing(),
-      schoolMinutes: this.schoolHere(cooked.vessel, mediumOf(first.batch)),
+      schoolMinutes: this.school(),
       chosenHoldMinutes: this.hold(),
       ventMinutes: this.vent(),
       startC: this.startC(),
     };
   });
   private readonly answer = computed(() => {
-    const wish = this.wish();
+    const [wish, house] = [this.wish(), this.store.household()];
     try {
-      return wish && { ...this.planner.plan(wish), problem: '' };
+      return wish && house && { ...this.planner.planLoad(wish, house), problem: '' };
     } catch (error) {
       return { problem: messageOf(error) };
     }
   });
   /** What another load of the same would be held by the same school; empty where that is too long as well. */
-  private ifInstead(change: Partial<CookWish>): number | undefined {
-    const wish = this.wish();
+  private ifInstead(change: Partial<LoadWish>): number | undefined {
+    const [wish, house] = [this.wish(), this.store.household()];
     return (
       wish &&
+      house &&
       unlessRefused(() => {
-        const plan = planCook({
-          ...wish,
-          learned: this.learned(),
-          chosenHoldMinutes: undefined,
-          ...change,
-        });
+        const instead = { ...wish, learned: this.learned(), chosenHoldMinutes: undefined, ...change };
+        const plan = planLoad(instead, (one) => planCook({ ...one, house }));
         return plan.water.tooLong ? undefined : plan.holdMinutes;
       }, undefined)
     );
@@ -228,10 +315,17 @@ export class LoadCook {
   protected readonly smallerWords = computed(() => {
     const plan = this.plan();
     const wish = this.wish();
-    if (wish?.vessel.kind !== 'bag' || (plan !== undefined && !plan.water.tooLong)) {
+    if (
+      wish?.members.every((m) => m.vessel.kind !== 'bag') !== false ||
+      (plan !== undefined && !plan.water.tooLong)
+    ) {
       return '';
     }
-    const half = this.ifInstead({ vesselWetG: wish.vesselWetG / 2 });
+    const half = this.ifInstead({
+      members: wish.members.map((m) =>
+        m.vessel.kind === 'bag' ? { ...m, vesselWetG: m.vesselWetG / 2 } : m,
+      ),
+    });
     return half === undefined
       ? 'Quart jars of the same would need far less.'
       : `Half as much in each bag would need ${half} min.`;
@@ -242,7 +336,8 @@ export class LoadCook {
   });
   /** Why nothing can be cooked like this. */
   protected readonly problem = computed(() => {
-    if (this.firstTaken() === undefined) {
+    const crowded = this.rows().filter((r) => r.isCrowdedOut);
+    if (this.inside().length === 0 && crowded.length === 0) {
       return 'Choose what goes in.';
     }
     return (
@@ -250,10 +345,39 @@ export class LoadCook {
       `${this.appliance()?.name ?? 'It'} has no places for these vessels. Say how many fit under Ledger, Settings.`
     );
   });
-  protected readonly noun = computed(() => {
-    const vessel = this.cooked()?.vessel;
-    return this.placesTaken() === 1 ? (vessel?.name ?? '') : (vessel?.plural ?? 'vessels');
+  /** "4 pint jars, 1 grain bag, 1 jar of water". */
+  protected readonly loadWords = computed(() =>
+    [
+      ...this.inside().map((r) => vesselCount(r.count, r.vessel)),
+      ...this.beside().map((b) => besideWords(b)),
+    ].join(', '),
+  );
+  /** Which of several kinds decides how long it is held, and what the others would want. */
+  protected readonly slowest = computed(() => {
+    const plan = this.plan();
+    const [first, ...others] = plan?.kinds ?? [];
+    if (plan === undefined || first === undefined) {
+      return undefined;
+    }
+    const tools = plan.toolsMinutes;
+    if (tools !== undefined && tools > first.holdMinutes) {
+      return {
+        name: 'Wrapped tools are the slowest',
+        rest: `Dry air in the wrap warms late: ${formatNumber(tools)} min at this heat at least. Leave them out where the sugar must stay pale.`,
+      };
+    }
+    if (others.length === 0) {
+      return undefined;
+    }
+    const named = ({ member: { vessel, count, stage } }: KindAsked) =>
+      `${count === 1 ? vessel.name : vessel.plural}${STAGE_OF[stage ?? 'grain']}`;
+    const isOne = first.member.count === 1;
+    return {
+      name: `The ${named(first)} ${isOne ? 'is' : 'are'} the slowest`,
+      rest: `${isOne ? 'It decides' : 'They decide'} for all, and the odds below are ${isOne ? 'its' : 'theirs'}. Alone, ${others.map((k) => `the ${named(k)} would want ${k.holdMinutes} min`).join(', ')}.`,
+    };
   });
+  protected readonly governing = computed(() => this.plan()?.kinds[0]?.member.count ?? 0);
 
   /** What this cooker's earlier runs have shown. */
   private readonly learned = computed(() => this.planner.learned(this.appliance()?.id ?? ''));
@@ -276,10 +400,37 @@ export class LoadCook {
     return `${shown}${old ? 'Its dial was not tested within a year: one psi too little takes a fifth of the heat.' : ''}`;
   });
 
-  /** A school stays chosen while the vessels have it. */
-  private schoolHere(vessel: VesselType, stage: Stage): number | undefined {
-    const chosen = this.school();
-    return tradeHold(vessel, stage).schools.some((s) => s.minutes === chosen) ? chosen : undefined;
+  /** Usual is as many as fit of what is in vessels like those of the first; others are asked for one by one. */
+  private wantedOf({ batch }: BatchView): number | undefined {
+    const asked = this.asked().get(batch.id);
+    if (asked !== undefined) {
+      return asked;
+    }
+    const lead = this.batches().find((b) => this.asked().get(b.batch.id) !== 0);
+    return lead !== undefined && inCooker(lead.batch).vessel.id === inCooker(batch).vessel.id ? undefined : 0;
+  }
+
+  private codeOf(id: BatchId): string {
+    return this.batches().find((b) => b.batch.id === id)?.code ?? '';
+  }
+
+  private waterDrawn(): readonly (Stood & { readonly mark: string })[] {
+    return stoodBeside(this.beside()).map((s) => ({ ...s, mark: '~' }));
+  }
+
+  /** So many of what stands in the pot for it. */
+  protected setCount(row: Row, count: number): void {
+    const { vesselsPerPlace } = inCooker(row.view.batch);
+    this.ask(row.view, Math.min(vesselsToCook(row.view).length, Math.floor(count * vesselsPerPlace + 1e-9)));
+  }
+
+  protected setWaterJars(count: number): void {
+    this.waterJars.set(count);
+  }
+
+  /** A batch more in the pot: those that went in as is usual stay as they are. */
+  private ask(view: BatchView, vessels: number): void {
+    this.asked.update((asked) => new Map(asked).set(view.batch.id, vessels));
   }
 
   /** One press takes the number that stood on it, also where what was measured would govern. */
@@ -339,15 +490,12 @@ export class LoadCook {
       },
       { injector: this.injector },
     );
-    this.leftOut.update((leftOut) => {
-      const next = new Set(leftOut);
-      if (!next.delete(view.batch.id)) {
-        next.add(view.batch.id);
-      }
-      return next;
-    });
+    const isIn = this.rows().find((r) => r.view === view)?.taken === true;
+    this.ask(view, isIn ? 0 : vesselsToCook(view).length);
   }
 
+  protected readonly mostBeside = MOST_BESIDE;
+  protected readonly vesselCount = vesselCount;
   protected readonly pressureWords = pressureWords;
   protected readonly literWords = literWords;
   protected readonly temperatureWords = temperatureWords;
@@ -362,13 +510,10 @@ export class LoadCook {
       return;
     }
     this.busy = true;
-    const cookId = await this.journal.startCook(
-      appliance,
-      plan,
-      this.load(),
-      'lidChecklist',
-      this.standing(),
-    );
+    const cookId = await this.journal.startCook(appliance, plan, this.packed().vesselIds, 'lidChecklist', {
+      standing: this.standing(),
+      beside: this.beside(),
+    });
     if (cookId !== undefined) {
       this.started.emit();
     }

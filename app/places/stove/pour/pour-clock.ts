@@ -16,7 +16,7 @@ const FORGOTTEN_MS = 8 * HOUR_MS;
 export function waitsToPour(view: CookView, nowMs: number): boolean {
   const { openedMs } = view.state;
   return (
-    view.contents?.stage === 'agar' &&
+    view.kinds.some((k) => k.stage === 'agar') &&
     openedMs !== undefined &&
     view.pouredMs === undefined &&
     nowMs - openedMs < FORGOTTEN_MS
