@@ -15,7 +15,9 @@ test('what was said at the start is what the Desk and the Stove reckon with', as
   await take(page.getByRole('combobox', { name: 'Vessels' }), 'pint jars');
   await blank(page, 'How many').fill('14');
   await button(page, 'Keep this, open the Desk').click();
-  await expect(page.getByText('70 min at 15 psi, here 119.8 °C')).toBeVisible();
+  await expect(button(page, '70 min')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Pressure' })).toHaveText('15 psi');
+  await expect(page.getByText('here 119.8 °C')).toBeVisible();
   await expect(page.getByText('One cook, 14 places')).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'Vessels' })).toHaveText('pint jars');
 });

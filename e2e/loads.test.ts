@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { take } from './hands.js';
-import { blank, button, cookAll, cookToPressure, furnish, go, pass } from './house.js';
+import { blank, button, cookAll, cookToPressure, furnish, go, noted, pass } from './house.js';
 
 /** Grain from its plan to vessels that wait for a cook; its clocks are pressed without waiting. */
 async function fill(page: Page, vessels: string, count: number, code: string): Promise<void> {
@@ -38,6 +38,13 @@ test('seven of ten jars are cooked, and three in a cook after them', async ({ pa
     await button(page, step).click();
     await pass(page, minutes);
   }
+  // Its record is to be had while the rest waits.
+  await page.getByRole('link', { name: 'All cooks, with their records' }).click();
+  await expect(page.getByText('Canner, 7 quart jars; held 90 of 90 min at 15 psi')).toBeVisible();
+  await expect(page.getByText('Today: 7 waiting for a culture.')).toBeVisible();
+  await page.getByRole('link', { name: 'Cook 1', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Cook 1' })).toBeVisible();
+  await go(page, 'Stove');
   await button(page, 'Load a cook').click();
   await expect(inCooker(page).getByText('3 quart jars')).toBeVisible();
   await expect(page.getByText('3 of 8 places')).toBeVisible();
@@ -82,4 +89,26 @@ test('four of six bags go in, and the two wait for the next cook', async ({ page
   await cookAll(page, 150);
   await cookToPressure(page);
   await expect(page.getByText(/cook 2, 2 × 1\.4 kg bags/)).toBeVisible();
+});
+
+test('a multi-cooker has a valve that is shut, water of its own and no flame', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await furnish(page);
+  await fill(page, 'pint jars', 4, 'G1');
+  await button(page, 'Load a cook').click();
+  await take(page.getByRole('combobox', { name: 'Cooker' }), 'multi-cooker');
+  await expect(page.getByText('0.5 l of water')).toBeVisible();
+  await button(page, 'All so, lid on').click();
+  await button(page, /^Steam is steady/).click();
+  await expect(page.getByText(/^Valve shut at \d\d:\d\d/)).toBeVisible();
+  await pass(page, 10);
+  await expect(page.getByRole('region', { name: 'Today' }).getByText('Valve shut, cook 1')).toBeVisible();
+  await button(page, /^Valve shut/).click();
+  await noted(page, 'Cook 1: Valve shut');
+  await button(page, /^At pressure/).click();
+  await pass(page, 30);
+  await button(page, 'Pressure was lost').click();
+  await expect(page.getByText('Clock stopped. See to its valve.')).toBeVisible();
+  await expect(page.getByText(/[Ww]eight/)).toHaveCount(0);
 });

@@ -14,6 +14,7 @@ export const PAGES = [
   'shelf?open=G26-7',
   'tent',
   'ledger',
+  'stove/cooks',
   'ledger?tab=cultures',
   'ledger?tab=archive',
   'ledger?tab=settings',

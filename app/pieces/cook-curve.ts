@@ -13,7 +13,7 @@ import {
   type HeatBand,
 } from '../../core/index';
 import { figureOf, temperatureWords } from '../data/words/measure-words';
-import { COOK_WORDS } from '../data/words/words';
+import { COOK_WORDS, cookStepWords } from '../data/words/words';
 import { Chart } from './chart';
 import { colorsOf, type ChartColors } from './chart-colors';
 
@@ -135,7 +135,9 @@ export class CookCurve {
   protected readonly probed = computed(() => readingsOf(this.view().logs, 'coreC').length > 0);
   protected readonly words = computed(() => {
     const { cook, steps } = this.view();
-    const done = steps.map((s) => `${COOK_WORDS[s.step]} ${format(Date.parse(s.at), 'HH:mm')}`).join(', ');
+    const done = steps
+      .map((s) => `${cookStepWords(s.step, cook)} ${format(Date.parse(s.at), 'HH:mm')}`)
+      .join(', ');
     return `Chamber ${temperatureWords(cook.chamberC, 1)}. ${done}.`;
   });
 
@@ -367,7 +369,7 @@ export class CookCurve {
     const endMs = this.startMs() + (points[points.length - 1]?.minutes ?? 0) * MINUTE_MS;
     const marks = steps.map((s) => ({
       ms: Date.parse(s.at),
-      words: `${format(Date.parse(s.at), 'HH:mm')} ${COOK_WORDS[s.step]}`,
+      words: `${format(Date.parse(s.at), 'HH:mm')} ${cookStepWords(s.step, cook)}`,
       ahead: false,
     }));
     if (state.phase === 'holding') {

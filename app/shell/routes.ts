@@ -80,6 +80,11 @@ export const routes: Routes = [
         loadComponent: () => import('../places/stove/stove').then((m) => m.Stove),
       },
       {
+        path: 'stove/cooks',
+        title: 'Cooks · Nailwort',
+        loadComponent: () => import('../pieces/cook-list').then((m) => m.CookList),
+      },
+      {
         path: 'stove/cook/:cook',
         title: 'Record of a cook · Nailwort',
         loadComponent: () => import('../places/stove/cook/cook-record').then((m) => m.CookRecord),

@@ -3,6 +3,7 @@ import { isRefusal, unlessRefused, type CoreError } from '../base/errors.js';
 import type { Appliance, VesselType } from '../record/definitions.js';
 import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
+import { fuelOf } from './fuel.js';
 import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
 import { placesOf } from './places-in.js';
 import { planLoad } from './plan-load.js';
@@ -56,9 +57,6 @@ export interface LeftOut {
 /** Unloading, wiping, loading, filling water. Common practice, no source. */
 const TURNAROUND_MIN = 20;
 const FULL = 1 + 1e-9;
-/** Gas of a 2 kW flame: 46 MJ/kg at half in the pot. Power: what the appliance takes. From energy. */
-const GAS_G_PER_KWH = 156;
-
 type PlanOf = (wish: CookWish) => CookPlan;
 type PlanLoad = (wish: Omit<CookWish, 'house'>) => CookPlan;
 
@@ -234,23 +232,6 @@ function schedule(loads: readonly Load[], planned: PlanLoad): CookOfDay[] {
       };
     })
     .sort((a, b) => a.startsAt - b.startsAt);
-}
-
-/** At full flame until pressure; then a quarter, which is what a lid and a vent lose. From memory. */
-const HOLD_SHARE = 0.25;
-
-/** Gas in grams, or power in kilowatt-hours. */
-export function fuelOf(
-  appliance: Appliance,
-  plan: Pick<CookPlan, 'comeUpMinutes' | 'ventMinutes' | 'holdMinutes'>,
-): number {
-  const up = (plan.comeUpMinutes + plan.ventMinutes) / 60;
-  const hold = plan.holdMinutes / 60;
-  if (appliance.fuelPerHour !== undefined) {
-    return appliance.fuelPerHour * (up + hold);
-  }
-  const kWh = appliance.netKW * (up + hold * HOLD_SHARE);
-  return appliance.heat === 'gas' ? kWh * GAS_G_PER_KWH : kWh;
 }
 
 function whyNot(waiting: Waiting, appliances: readonly Appliance[], plan: PlanLoad): LeftOut['why'] {

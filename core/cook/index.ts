@@ -2,7 +2,8 @@ export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-pro
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { hasTools, stoodBeside, toolsMinutes, waterMembers } from './beside.js';
 export { browningOf } from './browning-of.js';
-export { planDay, fuelOf, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
+export { fuelOf } from './fuel.js';
+export { planDay, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
 export {
   FAULTS,
   StandInReading,
@@ -23,7 +24,8 @@ export { footprintOf, potOf, type Footprint, type Pot } from './footprint.js';
 export { packPot, packTogether, type PackedPot, type PlacedVessel } from './pack-pot.js';
 export { likelyPlaces, placesOf } from './places-in.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
-export { isPressureCooker, shownGaugeKPa, trueGaugeKPa } from './pot.js';
+export { closesBy, isPressureCooker, shownGaugeKPa, trueGaugeKPa, waterLossOf } from './pot.js';
+export { pressuresOf, readPressureSteps, usualGaugeKPa, type PressureChoice } from './pressure-choice.js';
 export {
   SAFE_CORE_C,
   coolAfterReading,

@@ -51,7 +51,9 @@ function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?:
   if (waterLeftMl === undefined || state.phase === 'ended') {
     return [];
   }
-  const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS);
+  // Beside what it loses by itself: what it had shown before would count twice.
+  const byItself = cook.waterLoss && { ...cook.waterLoss, factor: 1 };
+  const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS, byItself);
   // Where nothing could be lost this is no number, and no sensible factor.
   return [(cook.waterMl - waterLeftMl) / expected];
 }

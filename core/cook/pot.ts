@@ -1,4 +1,6 @@
+import type { Cook } from '../record/batch.js';
 import type { Appliance } from '../record/definitions.js';
+import { boiledMlPerMin, USUAL_WATER_LOSS, type WaterLoss } from '../steam/water-budget.js';
 
 /** Where the pressure of water can rise above the air's. */
 const UNDER_PRESSURE: readonly Appliance['kind'][] = ['canner', 'multiCooker', 'autoclave'];
@@ -17,4 +19,20 @@ export function shownGaugeKPa(tested: Tested, trueKPa: number): number {
 
 export function trueGaugeKPa(tested: Tested, shownKPa: number): number {
   return shownKPa - (tested.gaugeReadsOverKPa ?? 0);
+}
+
+/** How it is shut once its air is out: canners take a weight, electric ones a valve. */
+export function closesBy({ kind }: Pick<Appliance, 'kind'>): NonNullable<Cook['closes']> {
+  return kind === 'canner' ? 'weight' : 'valve';
+}
+
+/** A shut valve lets hardly any steam go, where a weight jiggles. ml a minute, from memory */
+const SHUT_LOSS_ML_PER_MIN = 1;
+
+/** What a cooker loses by itself: no more steam than its heat can make, and little once a valve is shut. */
+export function waterLossOf(appliance: Pick<Appliance, 'kind' | 'netKW'>): WaterLoss {
+  const most = boiledMlPerMin(appliance.netKW);
+  const { ventMlPerMin, holdMlPerMin } = USUAL_WATER_LOSS;
+  const whileHeld = closesBy(appliance) === 'valve' ? SHUT_LOSS_ML_PER_MIN : holdMlPerMin;
+  return { ventMlPerMin: Math.min(ventMlPerMin, most), holdMlPerMin: Math.min(whileHeld, most) };
 }

@@ -1,12 +1,11 @@
 import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
-import { convert } from '../quantity/convert.js';
 import type { Appliance, Household } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
-import { waterBudget, type WaterBudget } from '../steam/water-budget.js';
+import { waterBudget, type WaterBudget, type WaterLoss } from '../steam/water-budget.js';
 import { toolsMinutes } from './beside.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import type { Learned } from './learned.js';
@@ -14,9 +13,10 @@ import { DRY_SHARE_OF_WET, standing, type Contents } from './load-model.js';
 import { bagsAmong, contentsOfMember, sumOver, type LoadMember } from './load-member.js';
 import { placesOf } from './places-in.js';
 import type { PlannedRun } from './planned-chamber.js';
-import { isPressureCooker } from './pot.js';
+import { isPressureCooker, waterLossOf } from './pot.js';
+import { usualGaugeKPa } from './pressure-choice.js';
 import type { Standing } from './standing.js';
-import { TRADE_GAUGE_PSI, relativeHold } from './relative-hold.js';
+import { relativeHold } from './relative-hold.js';
 import { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
 /** A full plume for ten minutes: USDA Complete Guide to Home Canning. */
@@ -52,6 +52,7 @@ export interface CookPlan {
   readonly comeUpMinutes: number;
   readonly openAfterMinutes: number;
   readonly water: WaterBudget;
+  readonly waterLoss: WaterLoss;
   /** What the wrapped tools in it want, where there are any. */
   readonly toolsMinutes?: number;
   /** How many of these vessels fit at once; 0 when the appliance does not list them. */
@@ -74,6 +75,8 @@ export interface CookWish extends LoadMember {
   readonly leastHoldMinutes?: number;
   /** Tools in foil or paper lie in it too. */
   readonly withTools?: boolean;
+  /** What the cooker is set to; its usual when left out, and never above its rating. */
+  readonly gaugeKPa?: number;
   /** Hold of the school that is followed; the trade's usual one when left out. */
   readonly schoolMinutes?: number;
   /** Temperature of what goes in; the room's when left out. */
@@ -97,9 +100,10 @@ export function planCook(wish: CookWish): CookPlan {
   const { appliance, house, vessel, learned } = wish;
   const stage = wish.stage ?? 'grain';
   const atmosphereKPa = householdAtmosphereKPa(house);
-  const gaugeKPa = isPressureCooker(appliance)
-    ? Math.min(appliance.ratedGaugeKPa, convert(TRADE_GAUGE_PSI, 'psi', 'kPa'))
-    : 0;
+  const gaugeKPa = Math.min(
+    isPressureCooker(appliance) ? appliance.ratedGaugeKPa : 0,
+    wish.gaugeKPa ?? usualGaugeKPa(appliance),
+  );
   const chamberC = chamberTemperature({ gaugeKPa, atmosphereKPa });
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
   const ventMinutes = wish.ventMinutes ?? VENT_MINUTES;
@@ -129,12 +133,16 @@ export function planCook(wish: CookWish): CookPlan {
     relativeMinutes,
     chamberC,
   );
+  const waterLoss: WaterLoss = {
+    ...waterLossOf(appliance),
+    ...(learned?.waterFactor !== undefined && { factor: learned.waterFactor }),
+  };
   const water = waterBudget({
     ventMinutes,
     holdMinutes,
     leastMl: appliance.leastWaterMl,
     mostMl: appliance.mostWaterMl,
-    factor: learned?.waterFactor,
+    loss: waterLoss,
   });
   return {
     gaugeKPa,
@@ -155,6 +163,7 @@ export function planCook(wish: CookWish): CookPlan {
     comeUpMinutes,
     openAfterMinutes: openAfterMinutes(chamberC, atmosphereKPa, house.roomC, coolingRate),
     water,
+    waterLoss,
     ...(forTools !== undefined && { toolsMinutes: forTools }),
     places,
   };

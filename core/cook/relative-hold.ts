@@ -12,9 +12,8 @@ import { plannedChamber, type PlannedRun } from './planned-chamber.js';
 import type { TradeHold } from './trade-holds.js';
 import { USUAL_TARGET_F0 } from './verdict.js';
 
-export const TRADE_GAUGE_PSI = 15;
-/** The same as a gauge pressure in kPa. */
-export const TRADE_GAUGE_KPA = convert(TRADE_GAUGE_PSI, 'psi', 'kPa');
+/** What the trade's holds are said of: 15 psi, as a gauge pressure. */
+export const TRADE_GAUGE_KPA = convert(15, 'psi', 'kPa');
 /** Trade holds are said of a cooker that started cold in a room of 20 °C, at the sea, well vented. */
 const TRADE_ROOM_C = 20;
 const TRADE_VENT_MIN = 10;

@@ -1,3 +1,4 @@
+import { closesBy } from '../cook/pot.js';
 import type { CookPlan } from '../cook/programme.js';
 import { USUAL_TARGET_F0 } from '../cook/verdict.js';
 import type { ScaledFormula } from '../formula/scaled-formula.js';
@@ -133,6 +134,8 @@ export function makeCook(
     openAfterMinutes: plan.openAfterMinutes,
     comeUpEstimateMinutes: plan.comeUpEstimateMinutes,
     waterMl: plan.water.startMl,
+    waterLoss: plan.waterLoss,
+    closes: closesBy(appliance),
     roomC,
     startC: plan.startC,
     targetF0: USUAL_TARGET_F0,

@@ -25,7 +25,7 @@ export type Deed =
   | { readonly kind: 'prepare'; readonly batch: string; readonly step: HydrationStep; readonly deed: string }
   | { readonly kind: 'load'; readonly batch: string; readonly isNext: boolean }
   | {
-      readonly kind: 'lidOn' | 'weightOn' | 'heatOff' | 'pressureLost' | 'openCook';
+      readonly kind: 'lidOn' | 'weightOn' | 'valveShut' | 'heatOff' | 'pressureLost' | 'openCook';
       /** Name of the cook. */
       readonly cook: string;
     }
@@ -150,7 +150,12 @@ function nextForCook({ cook, state, name }: CookView, nowMs: number): DueItem | 
     case 'loaded':
       return due('stove', Date.parse(cook.plannedAt), { kind: 'lidOn', cook: name }, false);
     case 'venting':
-      return due('stove', sinceMs + cook.ventMinutes * MINUTE_MS, { kind: 'weightOn', cook: name }, true);
+      return due(
+        'stove',
+        sinceMs + cook.ventMinutes * MINUTE_MS,
+        { kind: cook.closes === 'valve' ? 'valveShut' : 'weightOn', cook: name },
+        true,
+      );
     case 'holding':
       return due(
         'stove',

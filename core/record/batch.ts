@@ -101,6 +101,17 @@ export const Cook = z.strictObject({
   gaugeReadsOverKPa: z.number().min(-50).max(50).optional(),
   /** Temperature of what went in, when it was not the room's. */
   startC: z.number().min(0).max(100).optional(),
+  /** What it loses in a minute of full steam and of hold, by what it is heated with; left out in older rows. */
+  waterLoss: z
+    .strictObject({
+      ventMlPerMin: z.number().nonnegative().max(1000),
+      holdMlPerMin: z.number().nonnegative().max(1000),
+      /** What this cooker had shown, as a multiple of that. */
+      factor: z.number().positive().max(100).optional(),
+    })
+    .optional(),
+  /** How it is shut when its air is out: a weight goes on, or a valve is shut. A weight if left out. */
+  closes: z.enum(['weight', 'valve']).optional(),
   /** F0 that the coldest point should get, min. */
   targetF0: z.number().positive().max(200).optional(),
   /** The school whose hold was turned into this one's, minutes. */

@@ -256,6 +256,10 @@ export const Appliance = z.strictObject({
   innerHeightMm: z.number().min(50).max(2000).optional(),
   /** Printed on the appliance; no plan may exceed it. */
   ratedGaugeKPa: z.number().min(0).max(250),
+  /** What it is set to unless another is chosen; as such cookers usually are if left out. */
+  usualGaugeKPa: z.number().min(0).max(250).optional(),
+  /** Pressures of its programmes, where it has fixed ones. */
+  gaugeStepsKPa: z.array(z.number().positive().max(250)).min(1).max(8).optional(),
   heat: z.enum(['gas', 'electric', 'induction']),
   /** How its pressure is known: a weight that jiggles, a dial that may lie, a number it shows. */
   gauge: z.enum(['weighted', 'dial', 'shown', 'none']).optional(),

@@ -8,4 +8,10 @@ export {
   type PressureMeaning,
 } from './pressure-meaning.js';
 export { saturationPressure, saturationTemperature } from './saturation.js';
-export { waterBudget, waterLostMl, type WaterBudget } from './water-budget.js';
+export {
+  boiledMlPerMin,
+  waterBudget,
+  waterLostMl,
+  type WaterBudget,
+  type WaterLoss,
+} from './water-budget.js';

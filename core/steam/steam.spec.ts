@@ -6,6 +6,7 @@ import {
   gaugePressureFor,
   saturationPressure,
   saturationTemperature,
+  boiledMlPerMin,
   waterBudget,
   waterLostMl,
 } from '../index.js';
@@ -97,6 +98,17 @@ describe('water', () => {
     expect(budget.lossMl).toBe(waterLostMl(10, 150));
     expect(budget.startMl).toBe(2100);
     expect(budget.leftMl).toBeGreaterThan(budget.lossMl * 0.4);
+  });
+
+  it('loses no more than its heat can boil: 0.85 kW makes 23 ml of steam a minute, never 35', () => {
+    // 2 257 kJ/kg at 100 °C, steam tables: 0.85 kJ/s over 2 257 kJ/kg is 0.377 g/s.
+    expect(boiledMlPerMin(0.85)).toBeCloseTo(0.377 * 60, 1);
+    const loss = { ventMlPerMin: boiledMlPerMin(0.85), holdMlPerMin: 1 };
+    expect(waterLostMl(10, 90, loss)).toBeCloseTo(316, 0);
+    expect(waterLostMl(10, 90, { ...loss, factor: 2 })).toBeCloseTo(632, 0);
+    expect(waterBudget({ ventMinutes: 10, holdMinutes: 90, leastMl: 300, mostMl: 1500, loss }).startMl).toBe(
+      500,
+    );
   });
 
   it('never starts below the manual’s least nor above what the load allows, and says when both cannot be', () => {

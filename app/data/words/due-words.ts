@@ -22,6 +22,8 @@ export function deedWords(deed: Deed): string {
       return `Lid on, cook ${deed.cook}`;
     case 'weightOn':
       return `Weight on, cook ${deed.cook}`;
+    case 'valveShut':
+      return `Valve shut, cook ${deed.cook}`;
     case 'heatOff':
       return `Heat off, cook ${deed.cook}`;
     case 'pressureLost':

@@ -1,5 +1,12 @@
 import { signal } from '@angular/core';
-import type { CultureUnit, FigureWords, ShownUnit, UnitChoices, UnitName } from '../../../core/index';
+import type {
+  Appliance,
+  CultureUnit,
+  FigureWords,
+  ShownUnit,
+  UnitChoices,
+  UnitName,
+} from '../../../core/index';
 import { METRIC_WORDS } from '../../../core/quantity/figure-words';
 import { decimalsOf, formatNumber } from '../../../core/quantity/format';
 import {
@@ -205,4 +212,9 @@ export const TURNED_DIGITS = 4;
 export function fieldText(value: number, unit: string, unitStays = false): string {
   const { sign, toShown } = shownUnit(unit, unitStays);
   return String(sign === unit.trim() ? value : Number(toShown(value).toPrecision(TURNED_DIGITS)));
+}
+
+/** What a cook burns: gas by its mass, power in kilowatt-hours. */
+export function fuelWords(fuel: number, heat: Appliance['heat'] | undefined): string {
+  return heat === 'gas' ? `${amountWords(fuel)} of gas` : `${formatNumber(fuel, 1)} kWh`;
 }

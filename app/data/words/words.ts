@@ -5,6 +5,7 @@ import type {
   CautionId,
   Channel,
   Contaminant,
+  Cook,
   CookStep,
   CorrectionEntry,
   Entry,
@@ -100,6 +101,11 @@ export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
   boiledDry: 'It boiled dry',
   stop: 'Stop this cook',
 };
+
+/** The same of one cook: a cooker without a weight has a valve that is shut. */
+export function cookStepWords(step: CookStep, cook: Pick<Cook, 'closes'> | undefined): string {
+  return step === 'weightOn' && cook?.closes === 'valve' ? 'Valve shut' : COOK_WORDS[step];
+}
 
 /** Where a vessel stands. */
 export const PHASE_WORDS: Readonly<Record<VesselPhase, string>> = {
@@ -275,7 +281,7 @@ export function entryWords(entry: Entry, house: House): string {
     case 'cookLoaded':
       return `${cook} loaded${entry.beside === undefined ? '' : `, with ${entry.beside.map(besideWords).join(' and ')}`}`;
     case 'cookStep':
-      return `${cook}: ${COOK_WORDS[entry.step]}${entry.carryOn === true ? ', carried on' : ''}`;
+      return `${cook}: ${cookStepWords(entry.step, house.cookById.get(entry.cookId)?.cook)}${entry.carryOn === true ? ', carried on' : ''}`;
     case 'coreRead':
       return `${cook} read ${temperatureWords(entry.celsius)}`;
     case 'cautionRead':

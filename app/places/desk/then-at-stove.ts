@@ -3,17 +3,13 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { capital, boughtAs, durationWords, formatNumber, type HydrationStep } from '../../../core/index';
-import {
-  amountWords,
-  literWords,
-  pressureWords,
-  temperatureRange,
-  temperatureWords,
-} from '../../data/words/measure-words';
+import { amountWords, literWords, temperatureRange, temperatureWords } from '../../data/words/measure-words';
 import { listed } from '../../data/words/listed';
+import { Definitions } from '../../data/journal/definitions';
 import { HouseStore } from '../../data/store/house-store';
 import { moneyWords } from '../../data/words/words';
 import { shownControl } from '../../pieces/form/form-state';
+import { PressureBlank } from '../../pieces/pressure-blank';
 import { TextField } from '../../pieces/form/text-field';
 import { DeskPlan } from './desk-plan';
 
@@ -29,7 +25,7 @@ const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
 /** What the plan means at the Stove: steps, programme, cooks, cost, stock, and what the record advises. */
 @Component({
   selector: 'nw-then-at-stove',
-  imports: [MatButton, MatIcon, RouterLink, TextField],
+  imports: [MatButton, MatIcon, PressureBlank, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './then-at-stove.html',
   styleUrl: './then-at-stove.scss',
@@ -37,6 +33,7 @@ const STEP_WORDS: Readonly<Partial<Record<HydrationStep, string>>> = {
 export class ThenAtStove {
   protected readonly plan = inject(DeskPlan);
   private readonly store = inject(HouseStore);
+  private readonly definitions = inject(Definitions);
 
   protected readonly advised = computed(() => {
     const change = this.plan.advisedChange();
@@ -111,11 +108,15 @@ export class ThenAtStove {
     this.plan.change({ treatmentWhy: this.why.value.trim() || undefined });
   }
 
+  /** Of the cooker, for all plans: at the Stove a cook may have its own. */
+  protected setPressure(id: string, usualGaugeKPa: number): void {
+    void this.definitions.change('appliances', id, { usualGaugeKPa });
+  }
+
   protected money(value: number): string {
     return moneyWords(value, this.store.household()?.currency ?? '');
   }
 
-  protected readonly pressureWords = pressureWords;
   protected readonly literWords = literWords;
   protected readonly temperatureWords = temperatureWords;
   protected readonly temperatureRange = temperatureRange;

@@ -9,6 +9,7 @@ import {
   isCookedHere,
   isPressureCooker,
   learnedFrom,
+  usualGaugeKPa,
   type Appliance,
   type PressureMeaning,
 } from '../../../core/index';
@@ -19,7 +20,9 @@ import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { DateField } from '../../pieces/form/date-field';
 import { keptChoice } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
+import { PressureBlank } from '../../pieces/pressure-blank';
 import { PressureField } from './pressure-field';
+import { StepsField } from './steps-field';
 import { Fold } from '../../pieces/fold';
 
 type Gauge = NonNullable<Appliance['gauge']>;
@@ -27,7 +30,17 @@ type Gauge = NonNullable<Appliance['gauge']>;
 /** One cooker: its limits, its gauge, what fits, and what it has shown of itself. */
 @Component({
   selector: 'nw-appliance-card',
-  imports: [ChoiceField, DateField, Fold, KeptNumberField, MatButton, MatRadioButton, PressureField],
+  imports: [
+    ChoiceField,
+    DateField,
+    Fold,
+    KeptNumberField,
+    MatButton,
+    MatRadioButton,
+    PressureBlank,
+    PressureField,
+    StepsField,
+  ],
   host: { role: 'group', '[attr.aria-label]': 'appliance().name' },
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -41,7 +54,18 @@ type Gauge = NonNullable<Appliance['gauge']>;
         [atmosphereKPa]="atmosphereKPa()"
         (kept)="keepPressure($event)"
       />
+      <p>
+        Plans hold
+        <nw-pressure-blank
+          [appliance]="a"
+          [gaugeKPa]="usualKPa()"
+          (chosen)="change({ usualGaugeKPa: $event })"
+        />
+      </p>
       <nw-choice-field name="Its pressure is known by" [control]="gauge" [options]="gauges" />
+      @if (a.gauge === 'shown' || a.gauge === 'none') {
+        <nw-steps-field [appliance]="a" (kept)="change({ gaugeStepsKPa: $event })" />
+      }
       @if (a.gauge === 'dial') {
         <nw-date-field name="Dial tested on" [control]="tested" [latest]="today()" />
       }
@@ -90,6 +114,7 @@ export class ApplianceCard {
     },
   );
   protected readonly today = computed(() => new Date(this.time.minute()));
+  protected readonly usualKPa = computed(() => usualGaugeKPa(this.appliance()));
   protected readonly isPressure = computed(() => isPressureCooker(this.appliance()));
   protected readonly atmosphereKPa = computed(() => {
     const house = this.store.household();
@@ -237,7 +262,7 @@ export class ApplianceCard {
     void this.change({ ratedGaugeKPa: meaning.gaugeKPa });
   }
 
-  private change(change: Partial<Appliance>): Promise<boolean> {
+  protected change(change: Partial<Appliance>): Promise<boolean> {
     return this.settings.change('appliances', this.appliance().id, change);
   }
 }

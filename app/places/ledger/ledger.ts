@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatTabLink, MatTabNav, MatTabNavPanel } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
+import { CookList } from '../../pieces/cook-list';
 import { Archive } from './archive';
 import { Cultures } from './cultures';
 import { DayHistory } from './day-history';
@@ -10,6 +11,7 @@ import { Settings } from './settings';
 const TABS = [
   { id: 'lineage', name: 'Lineage' },
   { id: 'cultures', name: 'Cultures' },
+  { id: 'cooks', name: 'Cooks' },
   { id: 'history', name: 'History' },
   { id: 'archive', name: 'Archive' },
   { id: 'settings', name: 'Settings' },
@@ -20,6 +22,7 @@ const TABS = [
   selector: 'nw-ledger',
   imports: [
     Archive,
+    CookList,
     Cultures,
     DayHistory,
     LineageView,
@@ -52,6 +55,9 @@ const TABS = [
         @case ('cultures') {
           <nw-cultures />
         }
+        @case ('cooks') {
+          <nw-cook-list />
+        }
         @case ('history') {
           <nw-day-history />
         }
@@ -71,8 +77,8 @@ const TABS = [
     @media (max-width: 820px) {
       a.part {
         min-width: 0;
-        padding: 0 6px;
-        font-size: 15px;
+        padding: 0 4px;
+        font-size: 14px;
       }
     }
   `,

@@ -18,6 +18,7 @@ import {
   planCook,
   householdAtmosphereKPa,
   pressureMeanings,
+  usualGaugeKPa,
   requirePrintedPressure,
   resolveFormula,
   scaleFormula,
@@ -51,6 +52,7 @@ import { vesselCount } from '../../data/words/words';
 import { BlankChoice, BlankNumber } from '../../pieces/blank';
 import { CannerDrawing } from '../../pieces/canner-drawing';
 import { Emblem } from '../../pieces/emblem';
+import { PressureBlank } from '../../pieces/pressure-blank';
 import { PressureMeanings } from '../../pieces/pressure-meanings';
 
 interface FirstPlan {
@@ -65,7 +67,7 @@ const STEPS = ['0.1', '1', '5'] as const;
 /** Four things that the numbers need, each with a default, and the plan that they give at once. */
 @Component({
   selector: 'nw-start',
-  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem, MatButton, PressureMeanings],
+  imports: [BlankChoice, BlankNumber, CannerDrawing, Emblem, MatButton, PressureBlank, PressureMeanings],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './start.html',
   styleUrl: './start.scss',
@@ -155,11 +157,17 @@ export class Start {
             volumeL: this.volumeL(),
             ratedGaugeKPa: this.rating()?.gaugeKPa ?? convert(this.ratedPsi(), 'psi', 'kPa'),
             heat: this.heat() as Appliance['heat'],
+            ...(this.chosenKPa() !== undefined && { usualGaugeKPa: this.chosenKPa() }),
             updatedAt: new Date().toISOString(),
           }
         : {}),
     })),
   );
+
+  protected readonly cooker = computed(() => this.appliances().find((a) => a.inUse)!);
+  /** What it is run at, where that was said. */
+  protected readonly chosenKPa = signal<number | undefined>(undefined);
+  protected readonly gaugeKPa = computed(() => usualGaugeKPa(this.cooker()));
 
   /** The plan as it follows from what stands there, or what is wrong with it. */
   private readonly answer = computed(() => {
@@ -228,6 +236,7 @@ export class Start {
       this.volumeL.set(appliance.volumeL);
       this.ratedPsi.set(Math.round(convert(appliance.ratedGaugeKPa, 'kPa', 'psi') * 10) / 10);
       this.heat.set(appliance.heat);
+      this.chosenKPa.set(undefined);
     }
   }
 

@@ -31,7 +31,7 @@ import { Wake } from '../../data/devices/wake';
 import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { openedIn } from '../../data/views/opened';
-import { codesOf } from './cook/codes-of';
+import { codesOf } from '../../data/views/codes-of';
 import { CookKeeps } from '../../pieces/cook-keeps';
 import { CookScreen } from './cook/cook-screen';
 import { cookClock } from './cook/cook-clock';
@@ -104,6 +104,7 @@ export class Stove {
   /** A cooker that is not on; the main deed of the screen only when nothing else is. */
   protected readonly free = computed(() => freeCookers(this.store.house()).length > 0);
   protected readonly idle = computed(() => this.tasks().length === 0);
+  protected readonly hasCooked = computed(() => (this.store.house()?.cooks.length ?? 0) > 0);
   protected readonly lastCook = computed(() => this.store.house()?.cooks.findLast((c) => !isOn(c)));
   protected readonly isWarm = computed(() => {
     const cooks = this.store.house()?.cooks ?? [];

@@ -1,4 +1,5 @@
 import { MINUTE_MS, heldMs, holdLeftMinutes, type CookStep, type CookView } from '../../../../core/index';
+import { cookStepWords } from '../../../data/words/words';
 
 /** What the large clock of a cook shows. */
 export interface CookClock {
@@ -34,7 +35,7 @@ export function cookClock(view: CookView, nowMs: number): CookClock {
         counts: 'left',
         at: 'of full steam',
         share: Math.min(1, since / cook.ventMinutes),
-        next: 'Weight on',
+        next: cookStepWords('weightOn', cook),
         step: 'weightOn',
         dueMs: due(cook.ventMinutes),
       };

@@ -26,8 +26,8 @@ import { HistoryList } from '../../../pieces/history/history-list';
 import { NoteForm } from '../../../pieces/note-form';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
-import { codesOf } from './codes-of';
-import { loadWords } from './load-words';
+import { codesOf } from '../../../data/views/codes-of';
+import { loadWords } from '../../../data/words/load-words';
 import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
@@ -136,7 +136,11 @@ export class CookRecord {
     if (view === undefined || view.state.heatOffMs === undefined) {
       return undefined;
     }
-    const lost = waterLostMl(view.state.ventMinutes ?? 0, heldMs(view.state, this.nowMs()) / MINUTE_MS);
+    const lost = waterLostMl(
+      view.state.ventMinutes ?? 0,
+      heldMs(view.state, this.nowMs()) / MINUTE_MS,
+      view.cook.waterLoss,
+    );
     return {
       left: view.waterLeftMl === undefined ? undefined : volumeWords(view.waterLeftMl),
       expected: `${volumeWords(Math.max(0, view.cook.waterMl - lost))} of ${volumeWords(view.cook.waterMl)} expected`,

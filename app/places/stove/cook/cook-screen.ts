@@ -35,13 +35,13 @@ import { spoilWords } from '../../../data/words/spoil-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
-import { COOK_WORDS, shortTime } from '../../../data/words/words';
+import { cookStepWords, shortTime } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { CookCurve } from '../../../pieces/cook-curve';
 import { Plaque } from '../../../pieces/plaque';
 import { Keys } from '../../../data/devices/keys';
-import { codesOf } from './codes-of';
-import { loadWords } from './load-words';
+import { codesOf } from '../../../data/views/codes-of';
+import { loadWords } from '../../../data/words/load-words';
 import { cookClock } from './cook-clock';
 import { InstrumentPanel } from './instrument-panel';
 import { Dialogs } from '../../../pieces/dialogs';
@@ -100,7 +100,7 @@ export class CookScreen {
         };
       case 'venting':
         return {
-          main: `Weight on at ${time}`,
+          main: `${cookStepWords('weightOn', this.view().cook)} at ${time}`,
           then: 'The steam drives the air out. Air left in keeps it cooler at the same pressure.',
         };
       case 'comingUp':
@@ -114,7 +114,12 @@ export class CookScreen {
           then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.`,
         };
       case 'lost':
-        return { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
+        return this.view().cook.closes === 'valve'
+          ? {
+              main: 'Clock stopped. See to its valve.',
+              then: 'Shut, and its lid seated, as its manual says; then let its programme go on.',
+            }
+          : { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
       case 'cooling':
         return {
           main: `Open at ${time}`,
@@ -177,7 +182,7 @@ export class CookScreen {
     return (
       last && {
         id: last.id,
-        words: COOK_WORDS[last.step],
+        words: cookStepWords(last.step, this.view().cook),
         time: shortTime(Date.parse(last.at), this.time.now()),
       }
     );
@@ -190,7 +195,10 @@ export class CookScreen {
         ? 0
         : Math.min(cook.ventMinutes, (this.time.now() - state.ventedMs) / MINUTE_MS);
     const held = heldMs(state, this.time.now()) / MINUTE_MS;
-    return { leftMl: Math.max(0, cook.waterMl - waterLostMl(vented, held)), startMl: cook.waterMl };
+    return {
+      leftMl: Math.max(0, cook.waterMl - waterLostMl(vented, held, cook.waterLoss)),
+      startMl: cook.waterMl,
+    };
   });
   protected readonly carryOnMinutes = computed(() => {
     const { cook, state } = this.view();

@@ -3,7 +3,6 @@ import { MatButton } from '@angular/material/button';
 import {
   MINUTE_MS,
   durationWords,
-  formatNumber,
   planDay,
   type BatchView,
   type CookOfDay,
@@ -11,7 +10,7 @@ import {
   type LeftOut,
   vesselsToCook,
 } from '../../../../core/index';
-import { amountWords, literWords, pressureWords } from '../../../data/words/measure-words';
+import { fuelWords, literWords, pressureWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { CookPlanner } from '../../../data/work/cook-planner';
 import { messageOf } from '../../../data/words/message-of';
@@ -155,9 +154,8 @@ export class DayPlanView {
 
   protected words(cook: CookOfDay): string {
     const places = cook.parts.reduce((sum, p) => sum + p.places, 0);
-    const fuel = this.store.house()?.records.appliances.find((a) => a.id === cook.applianceId)?.heat;
-    const burned =
-      fuel === 'gas' ? `about ${amountWords(cook.fuel)} of gas` : `about ${formatNumber(cook.fuel, 1)} kWh`;
+    const heat = this.store.house()?.records.appliances.find((a) => a.id === cook.applianceId)?.heat;
+    const burned = `about ${fuelWords(cook.fuel, heat)}`;
     return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${pressureWords(cook.plan.gaugeKPa)}, ${literWords(cook.plan.water.startMl)} of water, ${burned}`;
   }
 

@@ -20,6 +20,7 @@ import {
   GAP_MM,
   MOST_LAYERS,
   VENT_MINUTES,
+  closesBy,
   footprintsOf,
   formatNumber,
   hasTools,
@@ -34,9 +35,11 @@ import {
   shownGaugeKPa,
   stoodBeside,
   unlessRefused,
+  usualGaugeKPa,
   vesselsToCook,
   waterMembers,
   wishOf,
+  type Appliance,
   type BatchId,
   type BatchView,
   type Beside,
@@ -59,17 +62,26 @@ import { besideWords, vesselCount } from '../../../data/words/words';
 import { CountStepper } from '../../../pieces/form/count-stepper';
 import { LoadDrawing } from '../../../pieces/load-drawing';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
+import { PressureBlank } from '../../../pieces/pressure-blank';
 import { OwnThings } from '../../../pieces/own-things/own-things';
 import { Plaque } from '../../../pieces/plaque';
 import { freeCookers } from './free-cookers';
 import { HoldChoice } from './hold-choice';
 
-const CHECKS = [
-  'Vent pipe clear, gasket and relief plug sound, as the manual of this cooker says; never a weight added',
-  'Water measured, rack in; no bag or film can reach or block the vent',
-  'Vessels made for pressure, upright, not over-full, lids loose enough to breathe; no cold glass into hot water',
-  'Window open, alarm on, and you stay near while it is hot; the pressure will fall by itself',
-] as const;
+/** Four lines, as the cooker has them: a weight or a valve, a flame or none. */
+function checksFor(appliance: Appliance | undefined): readonly string[] {
+  const isValve = appliance !== undefined && closesBy(appliance) === 'valve';
+  const isGas = appliance?.heat === 'gas';
+  return [
+    isValve
+      ? 'Float and valve move freely, gasket sound, as the manual of this cooker says; the valve open for now'
+      : 'Vent pipe clear, gasket and relief plug sound, as the manual of this cooker says; never a weight added',
+    'Water measured, rack in; no bag or film can reach or block the vent',
+    'Vessels made for pressure, upright, not over-full, lids loose enough to breathe; no cold glass into hot water',
+    `${isGas ? 'Window open, alarm on, and you' : 'Its cable and its steam clear of all, and you'} stay near while it is hot; the pressure will fall by itself`,
+  ];
+}
+
 /** A dial gauge is tested every year: USDA Complete Guide to Home Canning. */
 const GAUGE_TEST_DAYS = 365;
 const MOST_VENT_MIN = 60;
@@ -121,6 +133,7 @@ interface Row {
     MatCheckbox,
     NgTemplateOutlet,
     Plaque,
+    PressureBlank,
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -140,7 +153,6 @@ export class LoadCook {
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly dragDelay = DRAG_DELAY;
-  protected readonly checks = CHECKS;
   /** Vessels in the pot that were asked for, by batch; the others as is usual. */
   private readonly asked = signal<ReadonlyMap<string, number>>(new Map());
   protected readonly waterJars = signal(0);
@@ -149,6 +161,7 @@ export class LoadCook {
   protected readonly chosenAppliance = signal<string | undefined>(undefined);
   protected readonly school = signal<number | undefined>(undefined);
   protected readonly hold = signal<number | undefined>(undefined);
+  protected readonly chosenKPa = signal<number | undefined>(undefined);
   protected readonly vent = signal(VENT_MINUTES);
   protected readonly startC = signal<number | undefined>(undefined);
   protected readonly betweens = BETWEEN;
@@ -164,6 +177,18 @@ export class LoadCook {
       this.appliances().find((a) => a.inUse) ??
       this.appliances()[0],
   );
+  protected readonly checks = computed(() => checksFor(this.appliance()));
+  protected readonly closing = computed(() => {
+    const appliance = this.appliance();
+    return appliance !== undefined && closesBy(appliance) === 'valve' ? 'the valve shut' : 'the weight on';
+  });
+  /** Of this cook alone; what was chosen for another cooker is not above this one's rating. */
+  protected readonly gaugeKPa = computed(() => {
+    const appliance = this.appliance();
+    return appliance === undefined
+      ? 0
+      : Math.min(this.chosenKPa() ?? usualGaugeKPa(appliance), appliance.ratedGaugeKPa);
+  });
   protected readonly applianceOptions = computed(() =>
     this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
   );
@@ -277,6 +302,7 @@ export class LoadCook {
       standing: this.standing(),
       schoolMinutes: this.school(),
       chosenHoldMinutes: this.hold(),
+      gaugeKPa: this.gaugeKPa(),
       ventMinutes: this.vent(),
       startC: this.startC(),
     };
@@ -478,8 +504,14 @@ export class LoadCook {
   protected async addCooker(): Promise<void> {
     const id = await this.own.ask({ what: 'appliance' });
     if (id !== undefined) {
-      this.chosenAppliance.set(id);
+      this.chooseAppliance(id);
     }
+  }
+
+  /** Each cooker has settings of its own. */
+  protected chooseAppliance(id: string): void {
+    this.chosenAppliance.set(id);
+    this.chosenKPa.set(undefined);
   }
 
   protected toggle(view: BatchView): void {

@@ -17,7 +17,7 @@ import { shortTime } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
-import { codesOf } from '../cook/codes-of';
+import { codesOf } from '../../../data/views/codes-of';
 import { pourClock } from './pour-clock';
 
 /** Agar cooling to pouring heat: readings foretell the minute, and how long the window lasts. */

@@ -1,5 +1,5 @@
-import type { CookView } from '../../../../core/index';
-import { besideWords, vesselCount } from '../../../data/words/words';
+import type { CookView } from '../../../core/index';
+import { besideWords, vesselCount } from './words';
 
 /** What stands in a cook: "4 pint jars, 1 grain bag, 1 wrapped tool". */
 export function loadWords({ kinds, beside }: Pick<CookView, 'kinds' | 'beside'>): string {

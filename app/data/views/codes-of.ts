@@ -1,4 +1,4 @@
-import type { CookView, House } from '../../../../core/index';
+import type { CookView, House } from '../../../core/index';
 
 /** Codes of the batches in a cook, for their plaques. */
 export function codesOf(cook: CookView | undefined, house: House | undefined): readonly string[] {
