@@ -21,7 +21,7 @@ export { learnedFrom, type Learned } from './learned.js';
 export { carriesSpores, innerRadiusMm, thermalLoadOf, type Contents } from './load-model.js';
 export { plannedChamber, type PlannedRun } from './planned-chamber.js';
 export { footprintOf, potOf, type Footprint, type Pot } from './footprint.js';
-export { packPot, packTogether, type PackedPot, type PlacedVessel } from './pack-pot.js';
+export { likeInPot, packPot, packTogether, type PackedPot, type PlacedVessel } from './pack-pot.js';
 export { likelyPlaces, placesOf } from './places-in.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
 export { closesBy, isPressureCooker, shownGaugeKPa, trueGaugeKPa, waterLossOf } from './pot.js';

@@ -34,6 +34,7 @@ import {
 import type { Check } from './checks.js';
 import { cultureChecks } from './culture-checks.js';
 import { conductionChecks } from './conduction-checks.js';
+import { loadChecks } from './load-checks.js';
 
 const NIST = 'NIST Handbook 44, Appendix C';
 const IF97 = 'IAPWS-IF97 (2007), region 4, tables 35 and 36';
@@ -76,6 +77,7 @@ export function publishedChecks(): readonly Check[] {
   return [
     ...unitChecks(),
     ...steamChecks(),
+    ...loadChecks(),
     ...heatChecks(),
     ...conductionChecks(),
     ...growthChecks(),
