@@ -80,6 +80,16 @@ test.describe('what was measured in a cook', () => {
     await expect(page.getByText(/^Likely all 2 keep/)).toBeHidden();
     await go(page, 'Box');
     await expect(page.getByText(/Cook 1: Not sterile/)).toBeVisible();
+    // Nothing is put in yet: it can be made good, and is sterile then by the record of the other cook.
+    await page.getByRole('link', { name: 'Cook it again at the Stove' }).click();
+    await expect(page.getByText('Cook 1: not sterile', { exact: true })).toBeVisible();
+    await button(page, 'Cook again').click();
+    await expect(page.getByRole('list', { name: 'In the cooker' })).toContainText('2 quart jars');
+    await button(page, 'All so, lid on').click();
+    await expect(page.getByText('cook 2, 2 quart jars')).toBeVisible();
+    await expect(button(page, 'Cook again')).toBeHidden();
+    await page.getByRole('link', { name: 'All cooks, with their records' }).click();
+    await expect(page.getByText('Today: 2 cooked elsewhere or waiting for it.')).toBeVisible();
   });
 });
 

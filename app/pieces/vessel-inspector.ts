@@ -42,6 +42,7 @@ import {
   type Radius,
   type VesselView,
 } from '../../core/index';
+import { verdictWord } from '../data/words/verdict-word';
 import { HouseStore } from '../data/store/house-store';
 import { BROTH_WORDS } from '../data/words/culture-words';
 import { keepingWords } from '../data/views/culture-stand';
@@ -164,6 +165,14 @@ export class VesselInspector {
       this.vessel().state.wrappedAt === undefined &&
       this.isRunning(),
   );
+  /** What is against the cook that it came from. */
+  protected readonly cookWords = computed(() => {
+    const { cookId, phase } = this.vessel().state;
+    const cook = cookId === undefined ? undefined : this.store.house()?.cookById.get(cookId);
+    return cook?.verdict.word !== 'not-sterile'
+      ? ''
+      : `Cook ${cook.name}: ${verdictWord(cook.verdict).word.toLowerCase()}.${phase === 'cooked' ? ' Cook it again at the Stove.' : ''}`;
+  });
   /** What is known of a culture beside how it looks: its test, its generation, how long it keeps. */
   protected readonly standing = computed(() => {
     const [house, vessel] = [this.store.house(), this.vessel()];

@@ -1,7 +1,7 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { hasTools, stoodBeside, toolsMinutes, waterMembers } from './beside.js';
-export { browningOf } from './browning-of.js';
+export { brownedBy, browningOf } from './browning-of.js';
 export { fuelOf } from './fuel.js';
 export { planDay, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
 export {

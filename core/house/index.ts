@@ -13,6 +13,7 @@ export type { LiveRecords, NewRows } from './derive/records-with.js';
 export { HouseInMaking } from './derive/house-in-making.js';
 export { withRows } from './derive/with-rows.js';
 export { requireDose } from './dose.js';
+export { cookedInVain, type CookedInVain } from './cooked-in-vain.js';
 export { becameOf, type BecameOf } from './became-of.js';
 export { outcomeOf } from './outcome-of.js';
 export { checkReadings } from './check-readings.js';

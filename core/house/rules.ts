@@ -90,7 +90,8 @@ export function requirePossible(world: World, fact: Fact): void {
       }
       return;
     case 'cookLoaded':
-      requirePhase(world, fact.vesselIds, ['planned'], 'uncooked');
+      // Cooked before, and nothing put in yet: a cook that fell short is made good by another.
+      requirePhase(world, fact.vesselIds, ['planned', 'cooked'], 'uncooked');
       return;
     case 'cookStep':
       requireStep(world, fact);

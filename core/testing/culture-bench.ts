@@ -68,6 +68,11 @@ export class CultureBench {
     return ids;
   }
 
+  /** Vessels that were cooked before go in once more. */
+  cookedAgain(day: number, ids: readonly VesselId[]): void {
+    this.demo.cook(this.day(day), this.next++, ids);
+  }
+
   /** What has run, emptied into other vessels that stand where things fruit. */
   repotted(day: number, repotting: Repotting): readonly VesselId[] {
     return this.demo.repot(this.day(day), this.next++, repotting, 'tent');

@@ -107,7 +107,7 @@ const NOT_FOUND_WORDS: Readonly<Record<Refusals['not-found']['what'], string>> =
 };
 
 const WANTED_WORDS: Readonly<Record<WantedOfVessel, string>> = {
-  uncooked: 'ready to be cooked and not in another cook',
+  uncooked: 'without a culture, and not in another cook',
   cooked: 'cooked and not yet inoculated',
   running: 'inoculated and not yet opened',
   inoculated: 'inoculated',

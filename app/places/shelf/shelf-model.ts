@@ -1,5 +1,6 @@
 import { roomWords } from '../../data/views/room-words';
 import { brothWords, growthWords } from '../../data/views/culture-stand';
+import { verdictWord } from '../../data/words/verdict-word';
 import { degreesWords, measureWords } from '../../data/words/measure-words';
 import {
   CONTAMINANT_WORDS,
@@ -17,6 +18,7 @@ import {
   isRunFull,
   lastFraction,
   type BatchView,
+  type CookView,
   type House,
   type VesselView,
   cultureFraction,
@@ -228,11 +230,19 @@ function growthStandWords(
   }
 }
 
+/** "Cook 11", and what is against it. */
+function cookName(cook: CookView | undefined): string {
+  const name = `Cook ${cook?.name ?? ''}`;
+  return cook?.verdict.word === 'not-sterile'
+    ? `${name}, ${verdictWord(cook.verdict).word.toLowerCase()}`
+    : name;
+}
+
 function planksOf(vessels: readonly VesselView[], house: House, wantShaking: readonly VesselView[]): Plank[] {
   const cooks = [...new Set(vessels.map((v) => v.state.cookId))];
   return cooks.flatMap((cookId) => {
     const jars = vessels.filter((v) => v.state.cookId === cookId);
-    const name = cookId === undefined ? '' : `Cook ${house.cookById.get(cookId)?.name ?? ''}`;
+    const name = cookId === undefined ? '' : cookName(house.cookById.get(cookId));
     const bad = jars.filter((j) => j.state.suspect !== undefined).length;
     const due = jars.some((j) => wantShaking.includes(j));
     const word = bad > 0 ? `${bad} bad` : due ? 'shake' : '';

@@ -14,9 +14,12 @@ import {
   MINUTE_MS,
   DRY_HEAT,
   HOUR_MS,
+  cookedInVain,
   dueItems,
   isOn,
+  type BatchId,
   type BatchView,
+  type CookedInVain,
   type CookView,
   type House,
   isFilled,
@@ -28,7 +31,8 @@ import { deedWords } from '../../data/words/due-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Time } from '../../data/clock/time';
 import { Wake } from '../../data/devices/wake';
-import { shortTime } from '../../data/words/words';
+import { verdictWord } from '../../data/words/verdict-word';
+import { shortTime, vesselCount } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { openedIn } from '../../data/views/opened';
 import { codesOf } from '../../data/views/codes-of';
@@ -85,6 +89,9 @@ export class Stove {
   private readonly chime = inject(Chime);
   protected readonly first = signal<string | undefined>(undefined);
   protected readonly loading = signal(false);
+  private readonly askedAgain = signal<BatchId | undefined>(undefined);
+  protected readonly vesselCount = vesselCount;
+  protected readonly verdictWord = verdictWord;
 
   private readonly minuteMs = this.time.minute;
   protected readonly planning = signal(false);
@@ -101,6 +108,14 @@ export class Stove {
   });
   protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
   protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
+  protected readonly inVain = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? [] : cookedInVain(house);
+  });
+  /** What goes in once more, where that was asked for. */
+  protected readonly again = computed(() =>
+    this.inVain().filter((v) => v.view.batch.id === this.askedAgain()),
+  );
   /** A cooker that is not on; the main deed of the screen only when nothing else is. */
   protected readonly free = computed(() => freeCookers(this.store.house()).length > 0);
   protected readonly idle = computed(() => this.tasks().length === 0);
@@ -169,8 +184,14 @@ export class Stove {
     this.loading.set(false);
   }
 
+  protected cookAgain(vain: CookedInVain): void {
+    this.askedAgain.set(vain.view.batch.id);
+    this.loading.set(true);
+  }
+
   protected loaded(): void {
     this.loading.set(false);
+    this.askedAgain.set(undefined);
     this.first.set(undefined);
   }
 

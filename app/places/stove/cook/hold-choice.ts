@@ -52,6 +52,8 @@ export class HoldChoice {
   /** Vessels of the load. */
   readonly count = input.required<number>();
   readonly roomC = input.required<number>();
+  /** What an earlier cook had browned it by, min. */
+  readonly brownedBefore = input(0);
   /** A school, with the hold that stood on it. */
   readonly schoolChosen = output<SchoolHere>();
   readonly holdChosen = output<number>();
@@ -126,7 +128,7 @@ export class HoldChoice {
     return holdWords(needed);
   });
   protected readonly browning = computed(() => {
-    const found = browningOf(this.plan(), this.roomC());
+    const found = browningOf(this.plan(), this.roomC(), this.brownedBefore());
     if (found === undefined || found.grade === 'pale') {
       return undefined;
     }

@@ -20,6 +20,8 @@ import {
   GAP_MM,
   MOST_LAYERS,
   VENT_MINUTES,
+  brownedBy,
+  chamberProfile,
   closesBy,
   footprintsOf,
   formatNumber,
@@ -44,11 +46,13 @@ import {
   type BatchView,
   type Beside,
   type Between,
+  type CookedInVain,
   type KindAsked,
   type LoadWish,
   type SchoolHere,
   type Stage,
   type Stood,
+  type VesselId,
   type VesselType,
 } from '../../../../core/index';
 import { literWords, measureWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
@@ -142,6 +146,8 @@ interface Row {
 })
 export class LoadCook {
   readonly batches = input.required<readonly BatchView[]>();
+  /** Vessels that an earlier cook left unsterile: they go in once more. */
+  readonly again = input<readonly CookedInVain[]>([]);
   readonly started = output();
   readonly closed = output();
 
@@ -192,11 +198,26 @@ export class LoadCook {
   protected readonly applianceOptions = computed(() =>
     this.appliances().map((a) => ({ value: a.id, words: a.name.toLowerCase() })),
   );
+  /** What is cooked again comes first, and so decides what may go in with it. */
+  private readonly candidates = computed(() => [
+    ...new Set([...this.again().map((a) => a.view), ...this.batches()]),
+  ]);
+  /** Broth and agar that were cooked before are browned by it. */
+  protected readonly brownedBefore = computed(() =>
+    Math.max(
+      0,
+      ...this.again()
+        .filter((a) => this.inside().some((r) => r.view === a.view))
+        .map(({ cook }) =>
+          brownedBy(chamberProfile(cook.cook, cook.steps, this.time.minute(), cook.logs).points),
+        ),
+    ),
+  );
   private readonly parts = computed(() =>
     partsOfLoad(
-      this.batches().map((view) => ({
+      this.candidates().map((view) => ({
         batch: view.batch,
-        waiting: vesselsToCook(view),
+        waiting: this.waitingOf(view),
         wanted: this.wantedOf(view),
       })),
     ),
@@ -240,7 +261,7 @@ export class LoadCook {
       const packed = this.packed().parts.find((p) => p.batch.id === batch.id);
       const count = packed?.count ?? 0;
       return {
-        view: this.batches()[i]!,
+        view: this.candidates()[i]!,
         vessel,
         total: placesNeeded(waiting.length, vesselsPerPlace),
         poured: vessel === batch.vessel ? '' : ` for ${vesselCount(waiting.length, batch.vessel)}`,
@@ -432,12 +453,16 @@ export class LoadCook {
     if (asked !== undefined) {
       return asked;
     }
-    const lead = this.batches().find((b) => this.asked().get(b.batch.id) !== 0);
+    const lead = this.candidates().find((b) => this.asked().get(b.batch.id) !== 0);
     return lead !== undefined && inCooker(lead.batch).vessel.id === inCooker(batch).vessel.id ? undefined : 0;
   }
 
+  private waitingOf(view: BatchView): readonly VesselId[] {
+    return [...this.again().flatMap((a) => (a.view === view ? a.vesselIds : [])), ...vesselsToCook(view)];
+  }
+
   private codeOf(id: BatchId): string {
-    return this.batches().find((b) => b.batch.id === id)?.code ?? '';
+    return this.candidates().find((b) => b.batch.id === id)?.code ?? '';
   }
 
   private waterDrawn(): readonly (Stood & { readonly mark: string })[] {
@@ -447,7 +472,7 @@ export class LoadCook {
   /** So many of what stands in the pot for it. */
   protected setCount(row: Row, count: number): void {
     const { vesselsPerPlace } = inCooker(row.view.batch);
-    this.ask(row.view, Math.min(vesselsToCook(row.view).length, Math.floor(count * vesselsPerPlace + 1e-9)));
+    this.ask(row.view, Math.min(this.waitingOf(row.view).length, Math.floor(count * vesselsPerPlace + 1e-9)));
   }
 
   protected setWaterJars(count: number): void {
@@ -523,7 +548,7 @@ export class LoadCook {
       { injector: this.injector },
     );
     const isIn = this.rows().find((r) => r.view === view)?.taken === true;
-    this.ask(view, isIn ? 0 : vesselsToCook(view).length);
+    this.ask(view, isIn ? 0 : this.waitingOf(view).length);
   }
 
   protected readonly mostBeside = MOST_BESIDE;
