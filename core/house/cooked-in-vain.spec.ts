@@ -1,4 +1,4 @@
-import { becameOf, cookedInVain, type VesselId } from '../index.js';
+import { becameOf, cookedInVain } from '../index.js';
 import { CultureBench } from '../testing/culture-bench.js';
 
 describe('what was cooked in vain', () => {

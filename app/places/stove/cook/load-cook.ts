@@ -222,16 +222,18 @@ export class LoadCook {
       })),
     ),
   );
-  /** Jars and bottles that this cooker has a place for. */
+  /** Jars and bottles that this cooker has a place for, the smallest first. */
   private readonly waterJarTypes = computed(() => {
     const appliance = this.appliance();
-    return (this.store.house()?.records.vesselTypes ?? []).filter(
-      (v) =>
-        (v.kind === 'jar' || v.kind === 'bottle') &&
-        v.isGone !== true &&
-        appliance !== undefined &&
-        placesOf(appliance, v) > 0,
-    );
+    return (this.store.house()?.records.vesselTypes ?? [])
+      .filter(
+        (v) =>
+          (v.kind === 'jar' || v.kind === 'bottle') &&
+          v.isGone !== true &&
+          appliance !== undefined &&
+          placesOf(appliance, v) > 0,
+      )
+      .sort((a, b) => a.capacityMl - b.capacityMl);
   });
   protected readonly waterJarOptions = computed(() =>
     this.waterJarTypes().map((v) => ({ value: v.id, words: v.name })),
