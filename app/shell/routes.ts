@@ -82,7 +82,7 @@ export const routes: Routes = [
       {
         path: 'stove/cooks',
         title: 'Cooks · Nailwort',
-        loadComponent: () => import('../pieces/cook-list').then((m) => m.CookList),
+        loadComponent: () => import('../places/stove/cook/cooks-page').then((m) => m.CooksPage),
       },
       {
         path: 'stove/cook/:cook',

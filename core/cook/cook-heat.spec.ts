@@ -337,7 +337,9 @@ describe('what a cook tells about others of its kind', () => {
 });
 
 describe('what a cooker shows of itself', () => {
-  const learnedOf = (cooks: Parameters<typeof learnedFrom>[0]) => learnedFrom(cooks, cook.applianceId);
+  const CANNER = { kind: 'canner', netKW: 2 } as const;
+  const learnedOf = (cooks: Parameters<typeof learnedFrom>[0]) =>
+    learnedFrom(cooks, { ...CANNER, id: cook.applianceId });
 
   it('come-up and water as factors on the estimate, medians of its cooks', () => {
     const lost = waterLostMl(10, 100);
@@ -355,7 +357,7 @@ describe('what a cooker shows of itself', () => {
   });
 
   it('nothing of what another cooker has shown', () => {
-    expect(learnedFrom([facts()], 'another').cooks.comeUp).toBe(0);
+    expect(learnedFrom([facts()], { ...CANNER, id: 'another' }).cooks.comeUp).toBe(0);
   });
 
   it('its cooling from a log after heat off', () => {

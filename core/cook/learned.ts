@@ -1,6 +1,8 @@
 import { median } from 'simple-statistics';
 import { coolingRateOf } from '../heat/cooling-by-readings.js';
+import type { Appliance } from '../record/definitions.js';
 import { waterLostMl } from '../steam/water-budget.js';
+import { waterLossOf } from './pot.js';
 import type { CookFacts } from './cook-heat.js';
 import { asProfile, readingsOf } from '../readings/measured.js';
 import { MINUTE_MS } from '../base/time.js';
@@ -23,11 +25,11 @@ const SENSIBLE = { least: 0.3, most: 3 };
 /** Medians over the latest cooks of one appliance. */
 export function learnedFrom(
   cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[],
-  applianceId: string,
+  appliance: Pick<Appliance, 'id' | 'kind' | 'netKW'>,
 ): Learned {
-  const latest = cooks.filter((c) => c.cook.applianceId === applianceId).slice(-LATEST);
+  const latest = cooks.filter((c) => c.cook.applianceId === appliance.id).slice(-LATEST);
   const comeUp = latest.flatMap(comeUpFactorOf).filter(isSensible);
-  const water = latest.flatMap(waterFactorOf).filter(isSensible);
+  const water = latest.flatMap((c) => waterFactorOf(c, appliance)).filter(isSensible);
   const cooling = latest.flatMap(coolingOf);
   return {
     comeUpFactor: medianOf(comeUp),
@@ -47,12 +49,15 @@ function comeUpFactorOf({ cook, steps }: CookFacts): number[] {
   return minutes > 0 && estimate > 0 ? [minutes / estimate] : [];
 }
 
-function waterFactorOf({ cook, state, waterLeftMl }: CookFacts & { waterLeftMl?: number }): number[] {
+function waterFactorOf(
+  { cook, state, waterLeftMl }: CookFacts & { waterLeftMl?: number },
+  appliance: Pick<Appliance, 'kind' | 'netKW'>,
+): number[] {
   if (waterLeftMl === undefined || state.phase === 'ended') {
     return [];
   }
   // Beside what it loses by itself: what it had shown before would count twice.
-  const byItself = cook.waterLoss && { ...cook.waterLoss, factor: 1 };
+  const byItself = { ...(cook.waterLoss ?? waterLossOf(appliance)), factor: 1 };
   const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS, byItself);
   // Where nothing could be lost this is no number, and no sensible factor.
   return [(cook.waterMl - waterLeftMl) / expected];

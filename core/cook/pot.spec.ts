@@ -54,6 +54,14 @@ describe('a pot and its water', () => {
       waterLeftMl: 400,
     };
     // 600 lost where 10 · 20 + 100 · 1 = 300 were to be.
-    expect(learnedFrom([view as never], 'multi').waterFactor).toBe(2);
+    const electric = { ...multi, id: 'multi' };
+    expect(learnedFrom([view as never], electric).waterFactor).toBe(2);
+    // Of a cook of before that was kept, the same cooker's own loss is meant, and not that of a canner.
+    const older = { ...view, cook: { ...cook, waterLoss: undefined } };
+    const { ventMlPerMin } = waterLossOf(electric);
+    expect(learnedFrom([older as never], electric).waterFactor).toBeCloseTo(
+      600 / (10 * ventMlPerMin + 100),
+      9,
+    );
   });
 });

@@ -3,6 +3,7 @@ import {
   learnedFrom,
   planCook,
   planLoad,
+  type Appliance,
   type CookPlan,
   type CookWish,
   type Learned,
@@ -25,7 +26,7 @@ export class CookPlanner {
 
   /** @throws CoreError as `planCook` */
   plan(wish: CookWish): CookPlan {
-    const learned = this.learned(wish.appliance.id);
+    const learned = this.learned(wish.appliance);
     const plan = planCook({ ...wish, learned });
     const hold = plan.isHoldChosen ? undefined : this.measured.of(plan, wish.house.roomC);
     return typeof hold === 'number' ? planCook({ ...wish, learned, measuredHoldMinutes: hold }) : plan;
@@ -40,8 +41,8 @@ export class CookPlanner {
   }
 
   /** What a cooker has shown of itself: not looked for at each key that is pressed. */
-  learned(applianceId: string): Learned | undefined {
+  learned(appliance: Appliance): Learned | undefined {
     const house = this.store.house();
-    return house && this.shown.of(house, applianceId, () => learnedFrom(house.cooks, applianceId));
+    return house && this.shown.of(house, appliance.id, () => learnedFrom(house.cooks, appliance));
   }
 }

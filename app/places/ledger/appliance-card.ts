@@ -238,7 +238,7 @@ export class ApplianceCard {
   /** What its cooks have shown, against what energy foretells. */
   protected readonly learned = computed(() => {
     const a = this.appliance();
-    const found = learnedFrom(this.store.house()?.cooks ?? [], a.id);
+    const found = learnedFrom(this.store.house()?.cooks ?? [], a);
     const times = (factor: number | undefined, what: string, n: number) =>
       factor === undefined
         ? []

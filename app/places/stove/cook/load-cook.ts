@@ -429,7 +429,10 @@ export class LoadCook {
   protected readonly governing = computed(() => this.plan()?.kinds[0]?.member.count ?? 0);
 
   /** What this cooker's earlier runs have shown. */
-  private readonly learned = computed(() => this.planner.learned(this.appliance()?.id ?? ''));
+  private readonly learned = computed(() => {
+    const appliance = this.appliance();
+    return appliance && this.planner.learned(appliance);
+  });
   protected readonly learnedWords = computed(() =>
     (this.learned()?.cooks.water ?? 0) > 0 ? ', by what this cooker has lost before' : '',
   );
