@@ -44,7 +44,7 @@ const MARK_MM = { least: 11, most: 26 };
             }
             <text [attr.x]="v.xMm" [attr.y]="v.yMm" [style.font-size.px]="v.markMm">{{ v.mark }}</text>
           }
-          <text class="name" y="0" [attr.y]="radiusMm() + 27">{{ layer.name }}</text>
+          <text class="name" [attr.y]="radiusMm() + 27">{{ layer.name }}</text>
         </g>
       }
       <g [attr.transform]="'translate(' + side().xMm + ' ' + side().yMm + ')'">

@@ -6,7 +6,7 @@ import {
   asProfile,
   chamberProfile,
   chanceByHold,
-  contentsOf,
+  contentsOfMember,
   coolingRateOf,
   cookRun,
   cookRunIfBack,
@@ -16,6 +16,7 @@ import {
   holdForChance,
   inCooker,
   isPressureCooker,
+  kindsInCook,
   learnedFrom,
   lethalRate,
   makeCook,
@@ -36,6 +37,8 @@ import {
   trueGaugeKPa,
   waterLostMl,
   browningOf,
+  wishOf,
+  type Batch,
   type BatchPlan,
   type CookChannel,
   type CookFacts,
@@ -439,17 +442,21 @@ describe('a filled vessel as heat sees it', () => {
       stage: 'grain',
       plan: { ...plan, vesselMl: undefined },
     } as const;
+    const contentsOf = (batch: Parameters<typeof wishOf>[0]) =>
+      contentsOfMember({ ...wishOf(batch), count: 1 });
     expect(contentsOf(jar)).toEqual({ vessel: jar.vessel, stage: 'grain', wetG: 20, fill: 0.4 });
     const bottle = vessel('bottle-500');
     const plates = {
       vessel: vessel('dish-90'),
       stage: 'agar',
       plan: { ...plan, cookedIn: { vessel: bottle, eachMl: 250 } },
-    } as never as Parameters<typeof contentsOf>[0];
+    } as never as Batch;
     expect(contentsOf(plates)).toEqual({ vessel: bottle, stage: 'agar', wetG: 250, fill: undefined });
     expect(inCooker(plates).vesselsPerPlace).toBe(12.5);
     expect([placesNeeded(25, 12.5), placesNeeded(26, 12.5), placesNeeded(8, 1)]).toEqual([2, 3, 8]);
-    expect(contentsOf({ ...plates, plan: undefined })).toBeUndefined();
+    expect(kindsInCook([{ id: 'x' as VesselId, batch: { ...plates, plan: undefined } }], undefined)).toEqual(
+      [],
+    );
   });
 
   it('only what is dissolved browns, and the longer the more', () => {

@@ -4,7 +4,7 @@ import type { Appliance, VesselType } from '../record/definitions.js';
 import { mediumOf, type Batch } from '../record/batch.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { fuelOf } from './fuel.js';
-import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
+import { inCooker, placesNeeded, vesselsIn, wishOf } from './in-cooker.js';
 import { placesOf } from './places-in.js';
 import { planLoad } from './plan-load.js';
 import { planCook, type CookPlan, type CookWish } from './programme.js';
@@ -57,6 +57,7 @@ export interface LeftOut {
 /** Unloading, wiping, loading, filling water. Common practice, no source. */
 const TURNAROUND_MIN = 20;
 const FULL = 1 + 1e-9;
+
 type PlanOf = (wish: CookWish) => CookPlan;
 type PlanLoad = (wish: Omit<CookWish, 'house'>) => CookPlan;
 
@@ -158,7 +159,7 @@ function filledUp(group: readonly Waiting[], appliance: Appliance): Load[] {
         load = { appliance, pieces: [], full: 0 };
         loads.push(load);
       }
-      const vesselIds = rest.slice(0, Math.max(1, Math.floor(room(load) * vesselsPerPlace + 1e-9)));
+      const vesselIds = rest.slice(0, Math.max(1, vesselsIn(room(load), vesselsPerPlace)));
       const places = placesNeeded(vesselIds.length, vesselsPerPlace);
       load.pieces.push({ waiting, vesselIds, places });
       load.full += places / most;
@@ -173,7 +174,7 @@ function piecesOf(waiting: Waiting, appliance: Appliance): Piece[] {
   const { vesselsPerPlace } = inCooker(waiting.batch);
   const most = capacityFor(waiting.batch, appliance);
   const pieces: Piece[] = [];
-  const each = Math.floor(most * vesselsPerPlace + 1e-9);
+  const each = vesselsIn(most, vesselsPerPlace);
   for (let from = 0; each > 0 && from < waiting.vesselIds.length; from += each) {
     const vesselIds = waiting.vesselIds.slice(from, from + each);
     pieces.push({

@@ -1,6 +1,5 @@
 import { mediumOf, type Batch, type BatchPlan } from '../record/batch.js';
 import type { HydrationMethod, Stage, VesselType } from '../record/definitions.js';
-import type { Contents } from './load-model.js';
 import type { CookWish } from './programme.js';
 
 /** What stands in the cooker for a batch: plates are cooked in bottles and poured afterwards. */
@@ -21,15 +20,6 @@ export function inCooker(batch: {
   };
 }
 
-/** The same as heat sees it. Undefined for a culture that came ready. */
-export function contentsOf(batch: Pick<Batch, 'vessel' | 'stage' | 'plan'>): Contents | undefined {
-  if (batch.plan === undefined) {
-    return undefined;
-  }
-  const { vessel, vesselWetG: wetG, stage, fill } = wishOf(batch);
-  return { vessel, stage, wetG, fill };
-}
-
 /** The part of a wish that a batch decides, the same wherever its cook is planned. */
 export function wishOf(
   batch: Pick<Batch, 'vessel' | 'stage'> & {
@@ -47,7 +37,15 @@ export function wishOf(
   };
 }
 
+/** A quotient of milliliters may miss its whole number by the last digits. */
+const ROUNDING = 1e-9;
+
+/** Vessels that so many places in the cooker give. */
+export function vesselsIn(places: number, vesselsPerPlace: number): number {
+  return Math.floor(places * vesselsPerPlace + ROUNDING);
+}
+
 /** Places in the cooker that so many vessels take. */
 export function placesNeeded(vessels: number, vesselsPerPlace: number): number {
-  return Math.ceil(vessels / vesselsPerPlace - 1e-9);
+  return Math.ceil(vessels / vesselsPerPlace - ROUNDING);
 }

@@ -15,7 +15,7 @@ export {
 export { stepShown, type Shown } from './instrument.js';
 export { allowedCookSteps, cookState, heldMs, holdLeftMinutes } from './cook-state.js';
 export type { CookPhase, CookState } from './cook-state.js';
-export { contentsOf, inCooker, placesNeeded, wishOf } from './in-cooker.js';
+export { inCooker, placesNeeded, vesselsIn, wishOf } from './in-cooker.js';
 export { kindsInCook, type KindInCook } from './kinds-in-cook.js';
 export { learnedFrom, type Learned } from './learned.js';
 export { carriesSpores, innerRadiusMm, thermalLoadOf, type Contents } from './load-model.js';
@@ -52,7 +52,7 @@ export {
   type SchoolHere,
 } from './programme.js';
 export type { CookPlan, CookWish } from './programme.js';
-export type { LoadMember } from './load-member.js';
+export { contentsOfMember, type LoadMember } from './load-member.js';
 export { planLoad, type KindAsked, type LoadPlan, type LoadWish } from './plan-load.js';
 export { shippedAppliances } from './shipped-appliances.js';
 export {
@@ -63,5 +63,5 @@ export {
   type PackedLoad,
   type PackedPart,
 } from './pack-load.js';
-export { footprintsOf, fullShare, roomFor, type Stood } from './room-in-pot.js';
+export { footprintsOf, roomFor, type Stood } from './room-in-pot.js';
 export { GAP_MM, heapOf, type Heap, type Standing } from './standing.js';

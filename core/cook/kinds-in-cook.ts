@@ -1,5 +1,4 @@
 import { groupBy } from '../base/collections.js';
-import { remembered } from '../base/remembered.js';
 import type { Batch } from '../record/batch.js';
 import type { Stage, VesselType } from '../record/definitions.js';
 import type { BatchId, VesselId } from '../record/ids.js';
@@ -7,7 +6,8 @@ import { atmosphericPressure } from '../steam/atmosphere.js';
 import { chamberTemperature } from '../steam/chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
-import { standing, thermalLoadOf, type Contents } from './load-model.js';
+import { bagsAmong, contentsOfMember, likeTogether } from './load-member.js';
+import { standing, type Contents } from './load-model.js';
 import { relativeHold, tradeChamberC } from './relative-hold.js';
 import type { Standing } from './standing.js';
 import { tradeHold } from './trade-holds.js';
@@ -36,31 +36,23 @@ export function kindsInCook(
   const cooked = vessels.filter((v) => v.batch.plan !== undefined);
   const ofBatch = [...groupBy(cooked, (v) => v.batch.id).values()].map((list) => {
     const { batch } = list[0]!;
-    const { stage, ...wish } = wishOf(batch);
     return {
-      ...wish,
-      stage,
+      ...wishOf(batch),
       batch: batch.id,
       vesselIds: list.map((v) => v.id),
       count: placesNeeded(list.length, inCooker(batch).vesselsPerPlace),
     };
   });
-  const bags = ofBatch.reduce((sum, b) => sum + (b.vessel.kind === 'bag' ? b.count : 0), 0);
-  const kinds = [...groupBy(ofBatch, (b) => `${b.vessel.id} ${b.stage} ${b.isUnsoaked}`).values()].map(
-    (alike) => {
-      const heaviest = alike.reduce((a, b) => (b.vesselWetG > a.vesselWetG ? b : a));
-      const { vessel, stage, fill, vesselWetG: wetG, isUnsoaked } = heaviest;
-      return {
-        vessel,
-        stage,
-        isUnsoaked,
-        count: alike.reduce((sum, b) => sum + b.count, 0),
-        vesselIds: alike.flatMap((b) => b.vesselIds),
-        batches: alike.map((b) => b.batch),
-        contents: standing({ vessel, stage, wetG, fill }, bags, how),
-      };
-    },
-  );
+  const bags = bagsAmong(ofBatch);
+  const kinds = likeTogether(ofBatch).map(({ all, count, heaviest }) => ({
+    vessel: heaviest.vessel,
+    stage: heaviest.stage,
+    isUnsoaked: heaviest.isUnsoaked,
+    count,
+    vesselIds: all.flatMap((b) => b.vesselIds),
+    batches: all.map((b) => b.batch),
+    contents: standing(contentsOfMember(heaviest), bags, how),
+  }));
   return kinds.length < 2
     ? kinds
     : kinds
@@ -69,23 +61,13 @@ export function kindsInCook(
         .map(({ kind }) => kind);
 }
 
-/** Minutes that such vessels are held by the trade's usual school in a well vented canner at the sea. */
-function asked(contents: Contents, isUnsoaked: boolean): number {
-  const { reference, minutes, most } = tradeHold(contents.vessel, contents.stage);
-  const school = isUnsoaked ? most : minutes;
-  return isSameToHeat(contents, reference) ? school : reckoned(contents, school);
-}
-
-function isSameToHeat(a: Contents, b: Contents): boolean {
-  return JSON.stringify(thermalLoadOf(a)) === JSON.stringify(thermalLoadOf(b));
-}
-
 /** A room, a come-up and a cooling like those of a common canner; they only tell vessels apart. From memory. */
 const ROOM_C = 20;
 const COME_UP_MIN = 30;
 const VENT_MIN = 10;
 
-const reckoned = remembered((contents: Contents, schoolMinutes: number): number => {
+/** Minutes that such vessels are held by the trade's usual school in a well vented canner at the sea. */
+function asked(contents: Contents, isUnsoaked: boolean): number {
   const planned = {
     roomC: ROOM_C,
     boilC: chamberTemperature({ gaugeKPa: 0, atmosphereKPa: atmosphericPressure(0) }),
@@ -95,6 +77,7 @@ const reckoned = remembered((contents: Contents, schoolMinutes: number): number 
     coolingRate: CANNER_COOLING_RATE,
   };
   const trade = tradeHold(contents.vessel, contents.stage);
+  const schoolMinutes = isUnsoaked ? trade.most : trade.minutes;
   // No hold at all would do: slower than anything.
   return relativeHold(contents, planned, trade, schoolMinutes, ROOM_C) ?? Infinity;
-});
+}

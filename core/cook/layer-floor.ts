@@ -179,7 +179,7 @@ function meets(a: Ring, b: Ring): Point[] {
 }
 
 /** Whether all of it lies within a circle about the axis. */
-export function isInside(spot: Standing2D, radiusMm: number): boolean {
+function isInside(spot: Standing2D, radiusMm: number): boolean {
   return spot.kind === 'circle'
     ? Math.hypot(spot.xMm, spot.yMm) + spot.radiusMm <= radiusMm + TOUCH_MM
     : Math.hypot(Math.abs(spot.xMm) + spot.halfXMm, Math.abs(spot.yMm) + spot.halfYMm) <= radiusMm + TOUCH_MM;

@@ -1,3 +1,4 @@
+import { groupBy } from '../base/collections.js';
 import type { Stage, VesselType } from '../record/definitions.js';
 import type { Contents } from './load-model.js';
 
@@ -25,4 +26,22 @@ export function sumOver(members: readonly LoadMember[], of: (member: LoadMember)
 
 export function bagsAmong(members: readonly LoadMember[]): number {
   return sumOver(members, (m) => (m.vessel.kind === 'bag' ? m.count : 0));
+}
+
+/** Vessels of one kind with one medium, which heat alike however many batches they are of. */
+export interface LikeMembers<M extends LoadMember> {
+  readonly all: readonly M[];
+  readonly count: number;
+  /** It speaks for the others. */
+  readonly heaviest: M;
+}
+
+/** The one rule of what is one kind in a load, for its plan and for its record. */
+export function likeTogether<M extends LoadMember>(members: readonly M[]): readonly LikeMembers<M>[] {
+  const alike = groupBy(members, (m) => `${m.vessel.id} ${m.stage ?? ''} ${m.isUnsoaked ?? ''}`);
+  return [...alike.values()].map((all) => ({
+    all,
+    count: sumOver(all, (m) => m.count),
+    heaviest: all.reduce((a, b) => (b.vesselWetG > a.vesselWetG ? b : a)),
+  }));
 }

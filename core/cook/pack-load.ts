@@ -1,7 +1,7 @@
 import { mediumOf, type Batch } from '../record/batch.js';
 import { isDissolved, type Appliance, type VesselType } from '../record/definitions.js';
 import type { VesselId } from '../record/ids.js';
-import { inCooker, placesNeeded } from './in-cooker.js';
+import { inCooker, placesNeeded, vesselsIn } from './in-cooker.js';
 import { roomFor, type Stood } from './room-in-pot.js';
 
 /** A batch that may go into the pot. */
@@ -87,11 +87,8 @@ function mostOf(part: LoadPart, appliance: Appliance, stood: readonly Stood[], w
   const { vesselsPerPlace, waiting } = part;
   const vessels = Math.min(wanted, waiting.length);
   const places = roomFor(appliance, stood, part, placesNeeded(vessels, vesselsPerPlace));
-  return Math.min(vessels, Math.floor(places * vesselsPerPlace + ROUNDING));
+  return Math.min(vessels, vesselsIn(places, vesselsPerPlace));
 }
-
-/** A quotient of milliliters may miss its whole number by the last digits. */
-const ROUNDING = 1e-9;
 
 /** Broth and agar brown in a run that grain needs; so what is dissolved never shares a cook with what is not. */
 function sharesCook(a: Batch, b: Batch): boolean {

@@ -1,5 +1,4 @@
-import { groupBy } from '../base/collections.js';
-import { sumOver, type LoadMember } from './load-member.js';
+import { likeTogether, type LoadMember } from './load-member.js';
 import type { CookPlan, CookWish } from './programme.js';
 import { tradeHold } from './trade-holds.js';
 
@@ -32,7 +31,7 @@ export function planLoad(
   { members, schoolMinutes, chosenHoldMinutes, withTools, ...wish }: LoadWish,
   planOf: (wish: Omit<CookWish, 'house'>) => CookPlan,
 ): LoadPlan {
-  const together = likeTogether(members);
+  const together = likeTogether(members).map(({ heaviest, count }) => ({ ...heaviest, count }));
   const wishFor = (member: LoadMember) => ({
     ...wish,
     ...member,
@@ -62,16 +61,4 @@ export function planLoad(
 /** A school stays chosen while the slowest vessels have it. */
 function schoolOf({ vessel, stage }: LoadMember, minutes: number | undefined): number | undefined {
   return tradeHold(vessel, stage).schools.find((s) => s.minutes === minutes)?.minutes;
-}
-
-/** Vessels of one kind with one medium heat alike, however many batches they are of; the heaviest speaks for them. */
-function likeTogether(members: readonly LoadMember[]): readonly LoadMember[] {
-  const alike = groupBy(
-    members,
-    (m) => `${m.vessel.id} ${m.stage ?? ''} ${m.fill ?? ''} ${m.isUnsoaked ?? ''}`,
-  );
-  return [...alike.values()].map((group) => {
-    const heaviest = group.reduce((a, b) => (b.vesselWetG > a.vesselWetG ? b : a));
-    return { ...heaviest, count: sumOver(group, (m) => m.count) };
-  });
 }

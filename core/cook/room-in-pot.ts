@@ -46,7 +46,7 @@ export function roomFor(
 }
 
 /** Share of the room that is taken, by what was tried of each kind; beyond 1 where more was laid in by measure. */
-export function fullShare(appliance: Appliance, stood: readonly Stood[]): number {
+function fullShare(appliance: Appliance, stood: readonly Stood[]): number {
   return stood.reduce((sum, { vessel, count }) => {
     const most = placesOf(appliance, vessel);
     return sum + (count === 0 ? 0 : most === 0 ? 1 : count / most);

@@ -95,7 +95,7 @@ export function checkedBy(schema: () => z.ZodType): ValidatorFn {
 }
 
 /** What is wrong with a control, as its one error. */
-export function wrong(words: string): ValidationErrors {
+function wrong(words: string): ValidationErrors {
   return { [WORDS]: `${words} ${UNCHANGED}` };
 }
 

@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
-import type { AbstractControl } from '@angular/forms';
 import { convert, parseNumber, requirePrintedPressure, type PressureMeaning } from '../../../core/index';
 import { unitsShown } from '../../data/words/measure-words';
-import { problemOf } from '../../data/words/message-of';
-import { wrong } from '../../pieces/form/checked-by';
+import { checkedBy, typed } from '../../pieces/form/checked-by';
 import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { keptChoice, shownControl } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
@@ -78,10 +76,7 @@ export class PressureField {
   );
 
   constructor() {
-    this.typed.addValidators(({ value }: AbstractControl<string>) => {
-      const problem = problemOf(() => this.read(value));
-      return problem === '' ? null : wrong(problem);
-    });
+    this.typed.addValidators(checkedBy(() => typed((text) => this.read(text))));
   }
 
   protected take(text: string): void {

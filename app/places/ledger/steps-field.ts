@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { AbstractControl } from '@angular/forms';
 import { convert, readPressureSteps, type Appliance } from '../../../core/index';
 import { unitsShown } from '../../data/words/measure-words';
-import { problemOf } from '../../data/words/message-of';
-import { wrong } from '../../pieces/form/checked-by';
+import { checkedBy, typed } from '../../pieces/form/checked-by';
 import { shownControl } from '../../pieces/form/form-state';
 import { TextField } from '../../pieces/form/text-field';
 
@@ -31,10 +29,7 @@ export class StepsField {
   );
 
   constructor() {
-    this.typed.addValidators(({ value }: AbstractControl<string>) => {
-      const problem = problemOf(() => this.read(value));
-      return problem === '' ? null : wrong(problem);
-    });
+    this.typed.addValidators(checkedBy(() => typed((text) => this.read(text))));
   }
 
   protected take(text: string): void {

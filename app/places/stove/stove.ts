@@ -189,9 +189,14 @@ export class Stove {
     this.loading.set(true);
   }
 
-  protected loaded(): void {
+  /** What was large before stays so. */
+  protected closeLoad(): void {
     this.loading.set(false);
     this.askedAgain.set(undefined);
+  }
+
+  protected loaded(): void {
+    this.closeLoad();
     this.first.set(undefined);
   }
 

@@ -40,13 +40,11 @@ export function viewCook(
   const coreReads = facts.filter((f) => f.kind === 'coreRead');
   const proofs = facts.filter((f) => f.kind === 'proofRead');
   const state = cookState(steps);
-  const kinds = kindsInCook(
-    vesselIds.flatMap((id) => {
-      const batch = batchOf(id);
-      return batch === undefined ? [] : [{ id, batch }];
-    }),
-    { layers, between },
-  );
+  const vessels = vesselIds.flatMap((id) => {
+    const batch = batchOf(id);
+    return batch === undefined ? [] : [{ id, batch }];
+  });
+  const kinds = kindsInCook(vessels, { layers, between });
   const contents = kinds[0]?.contents;
   const lastCoreRead = coreReads[coreReads.length - 1];
   const probed = attempt('probeHeat', () => probedF0(logs));
@@ -62,7 +60,7 @@ export function viewCook(
     contents,
     verdict: cookVerdict(state, cook, { proofs: proofs.map((p) => p.proof), probedF0: probed }),
     vesselIds,
-    batches: [...new Set(vesselIds.flatMap((id) => batchOf(id)?.id ?? []))],
+    batches: [...new Set(vessels.map((v) => v.batch.id))],
     kinds,
     beside,
     lastCoreRead,

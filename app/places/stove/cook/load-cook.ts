@@ -38,6 +38,7 @@ import {
   stoodBeside,
   unlessRefused,
   usualGaugeKPa,
+  vesselsIn,
   vesselsToCook,
   waterMembers,
   wishOf,
@@ -62,7 +63,8 @@ import { HouseStore } from '../../../data/store/house-store';
 import { CookPlanner } from '../../../data/work/cook-planner';
 import { MeasuredHolds } from '../../../data/work/measured-holds';
 import { Journal } from '../../../data/journal/journal';
-import { besideWords, vesselCount } from '../../../data/words/words';
+import { loadWords } from '../../../data/words/load-words';
+import { vesselCount } from '../../../data/words/words';
 import { CountStepper } from '../../../pieces/form/count-stepper';
 import { LoadDrawing } from '../../../pieces/load-drawing';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
@@ -394,13 +396,7 @@ export class LoadCook {
       `${this.appliance()?.name ?? 'It'} has no places for these vessels. Say how many fit under Ledger, Settings.`
     );
   });
-  /** "4 pint jars, 1 grain bag, 1 jar of water". */
-  protected readonly loadWords = computed(() =>
-    [
-      ...this.inside().map((r) => vesselCount(r.count, r.vessel)),
-      ...this.beside().map((b) => besideWords(b)),
-    ].join(', '),
-  );
+  protected readonly loadWords = computed(() => loadWords({ kinds: this.inside(), beside: this.beside() }));
   /** Which of several kinds decides how long it is held, and what the others would want. */
   protected readonly slowest = computed(() => {
     const plan = this.plan();
@@ -477,11 +473,7 @@ export class LoadCook {
   /** So many of what stands in the pot for it. */
   protected setCount(row: Row, count: number): void {
     const { vesselsPerPlace } = inCooker(row.view.batch);
-    this.ask(row.view, Math.min(this.waitingOf(row.view).length, Math.floor(count * vesselsPerPlace + 1e-9)));
-  }
-
-  protected setWaterJars(count: number): void {
-    this.waterJars.set(count);
+    this.ask(row.view, Math.min(this.waitingOf(row.view).length, vesselsIn(count, vesselsPerPlace)));
   }
 
   /** A batch more in the pot: those that went in as is usual stay as they are. */
