@@ -89,9 +89,11 @@ export class FateList {
     const { phase, suspect } = this.vessel().state;
     const fates = phase === 'gone' ? [] : FATES[phase];
     const first: readonly Fate[] = suspect === undefined ? [] : ['contaminated'];
+    const poured: readonly Fate[] =
+      phase === 'cooked' && this.vessel().state.pouredAt !== undefined ? ['notSet'] : [];
     // A bag splits, glass cracks.
     const never = this.vessel().batch.vessel.kind === 'bag' ? 'cracked' : 'split';
-    return [...new Set([...first, ...fates])]
+    return [...new Set([...first, ...poured, ...fates])]
       .filter((id) => id !== never)
       .map((id) => ({ id, words: id === 'other' ? 'something else' : FATE_WORDS[id] }));
   });

@@ -8,6 +8,7 @@ const REASON_WORDS: Readonly<Record<StandingReason, string>> = {
   dry: 'It looked dry: it may lack water.',
   wet: 'It looked wet: what stands in water runs last, and sours first.',
   mishap: 'Something went wrong when it was inoculated.',
+  cookMishap: 'Its lid or filter suffered in the cook: it may hold less water, or more than was meant in it.',
   shaken: 'It was shaken: for some days it looks worse than it is.',
   lessDose: 'It was given less than they were.',
   otherSource: 'It was given another culture than they were.',

@@ -45,7 +45,7 @@ import {
 import { verdictWord } from '../data/words/verdict-word';
 import { HouseStore } from '../data/store/house-store';
 import { BROTH_WORDS } from '../data/words/culture-words';
-import { keepingWords } from '../data/views/culture-stand';
+import { blankWords, keepingWords } from '../data/views/culture-stand';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
 import {
@@ -163,7 +163,8 @@ export class VesselInspector {
     () =>
       ['plate', 'slant'].includes(this.form()) &&
       this.vessel().state.wrappedAt === undefined &&
-      this.isRunning(),
+      (this.isRunning() || this.vessel().state.pouredAt !== undefined) &&
+      !this.isGone(),
   );
   /** What is against the cook that it came from. */
   protected readonly cookWords = computed(() => {
@@ -209,7 +210,7 @@ export class VesselInspector {
       this.isControl()
         ? 'control, without a culture'
         : at === undefined || !this.isRunning()
-          ? PHASE_WORDS[state.phase]
+          ? blankWords(this.vessel(), this.time.now()) || PHASE_WORDS[state.phase]
           : dayWords(Date.parse(at), this.time.now()),
       this.isRunning() ? this.fullWords() : '',
       this.isGone() || this.isUnmade() ? '' : `stands: ${this.hereName()}`,

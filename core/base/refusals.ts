@@ -51,6 +51,8 @@ export type Field =
   | 'partTotal'
   | 'parts'
   | 'ph'
+  | 'platesLost'
+  | 'platesPoured'
   | 'pressure'
   | 'price'
   | 'radius'

@@ -2,6 +2,8 @@ import type { CookVerdict } from '../cook/verdict.js';
 import { formOf } from '../culture/form.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import { fedBy } from '../house/fed-by.js';
+import { coolMsOf } from '../house/pouring.js';
+import { isCookMishap } from '../house/unloading.js';
 import { mainMaterialOf } from '../house/main-material.js';
 import type { CultureWarning } from '../record/culture.js';
 import type { Species } from '../record/definitions.js';
@@ -112,13 +114,16 @@ function testing(source: VesselView, house: House, nowMs: number): Held[] {
 }
 
 function notReady(target: VesselView, house: House, nowMs: number): Held[] {
+  const codes = [target.code];
+  const leaky = target.state.mishaps.some((m) => isCookMishap(m.what));
+  const mishap = leaky ? [{ warning: 'cookMishap' as const, codes }] : [];
   const cook = target.state.cookId === undefined ? undefined : house.cookById.get(target.state.cookId);
   if (cook === undefined) {
-    return [];
+    return mishap;
   }
-  const codes = [target.code];
   return [
-    ...((cook.coreCoolMs ?? 0) > nowMs ? [{ warning: 'stillHot' as const, codes, name: cook.name }] : []),
+    ...mishap,
+    ...((coolMsOf(target, house) ?? 0) > nowMs ? [{ warning: 'stillHot' as const, codes, name: cook.name }] : []),
     ...(cook.verdict.word === 'not-sterile' || cook.verdict.word === 'void'
       ? [{ warning: 'cookShort' as const, codes, name: cook.name, verdict: cook.verdict }]
       : []),

@@ -20,6 +20,17 @@ export function inCooker(batch: {
   };
 }
 
+/** Whether its vessels never stand in a cooker: plates, which are poured from bottles once those come out. */
+export function isPoured({
+  vessel,
+  plan,
+}: {
+  readonly vessel: VesselType;
+  readonly plan?: Pick<BatchPlan, 'cookedIn'>;
+}): boolean {
+  return plan !== undefined && (plan.cookedIn !== undefined || vessel.kind === 'dish');
+}
+
 /** The part of a wish that a batch decides, the same wherever its cook is planned. */
 export function wishOf(
   batch: Pick<Batch, 'vessel' | 'stage'> & {

@@ -1,4 +1,7 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
+export { pourClock, type PourClock } from './pour-clock.js';
+export { MELTS_C, meltMinutes, type MeltMinutes } from './melting.js';
+export { openingEarly, type OpeningEarly } from './opening-early.js';
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { hasTools, stoodBeside, toolsMinutes, waterMembers } from './beside.js';
 export { brownedBy, browningOf } from './browning-of.js';

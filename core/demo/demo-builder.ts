@@ -1,5 +1,5 @@
 import { receivedAs } from '../culture/received-as.js';
-import { wishOf } from '../cook/in-cooker.js';
+import { inCooker, placesNeeded, wishOf } from '../cook/in-cooker.js';
 import { planCook } from '../cook/programme.js';
 import { stepsOf } from '../formula/hydration.js';
 import { resolveFormula } from '../formula/resolve.js';
@@ -99,7 +99,8 @@ export class DemoBuilder {
       ),
     );
     const vessel = this.records.vesselTypes.find((v) => v.id === vesselTypeId)!;
-    const scaled = scaleFormula(formula, { vessel, count, spare: 0.05 });
+    const bottle = this.records.vesselTypes.find((v) => v.id === 'bottle-500');
+    const scaled = scaleFormula(formula, { vessel, count, spare: 0.05, ...(bottle && { bottle }) });
     const { treatment } = adviseTreatment(formula.stage, scaled.parts);
     const made = makeBatch(formula, scaled, number, this.context(atMs), { treatment });
     const ids = this.keep(made);
@@ -137,7 +138,7 @@ export class DemoBuilder {
       appliance,
       house: this.house,
       ...wishOf(first.batch),
-      count: vesselIds.length,
+      count: placesNeeded(vesselIds.length, inCooker(first.batch).vesselsPerPlace),
     });
     const { cook, entry } = makeCook(
       appliance,

@@ -42,6 +42,8 @@ export interface PourWindow {
   readonly opens: Likely;
   /** Minutes after the last reading until it is too cool: 8 in 10. */
   readonly closes: Likely;
+  /** Minutes after the last reading until it has set in the bottle: 8 in 10. */
+  readonly sets: Likely;
   /** Minutes that the window likely stays open. */
   readonly lasts: number;
   /** Readings lie at least 15 °C apart, so that the interval is of use. */
@@ -55,7 +57,7 @@ export interface PourWindow {
  * @throws CoreError `out-of-range`, `too-few`, or `not-falling`
  */
 export function pourWindow(readings: readonly ProfilePoint[], ambientCelsius: number): PourWindow {
-  requireWithin(ambientCelsius, { field: 'room', min: -10, max: POUR_UNTIL_C - 2, unit: ' °C' });
+  requireWithin(ambientCelsius, { field: 'room', min: -10, max: SETS_C - 2, unit: ' °C' });
   const [first, last] = [readings[0], readings[readings.length - 1]];
   if (first === undefined || last === undefined || readings.length < 2) {
     throw new CoreError('too-few', { of: 'readings', least: 2 });
@@ -72,11 +74,13 @@ export function pourWindow(readings: readonly ProfilePoint[], ambientCelsius: nu
   if (fits.every((fit) => fit.slope <= 0)) {
     throw new CoreError('not-falling', { celsius: readings.map((r) => r.celsius) });
   }
-  const [opens, closes] = [POUR_FROM_C, POUR_UNTIL_C].map((target) => likelyAt(target, fits, last.minutes));
+  const reached = (celsius: number) => likelyAt(celsius, fits, last.minutes);
+  const [opens, closes] = [reached(POUR_FROM_C), reached(POUR_UNTIL_C)];
   return {
-    opens: opens!,
-    closes: closes!,
-    lasts: closes!.middle - opens!.middle,
+    opens,
+    closes,
+    sets: reached(SETS_C),
+    lasts: closes.middle - opens.middle,
     sure: first.celsius - last.celsius >= APART_C,
   };
 }

@@ -3,6 +3,7 @@ import { FULL } from '../growth/curve.js';
 import { cardinalOf, growthRateAt } from '../growth/temperature-response.js';
 import { forecastVessel, isStalled } from './derive/forecast.js';
 import type { House, VesselView } from './derive/house.js';
+import { isCookMishap } from './unloading.js';
 import { placeOfVessel } from './places.js';
 import { isRunFull, lastFraction, runningVessels } from './running.js';
 
@@ -17,6 +18,7 @@ export type StandingReason =
   | 'dry'
   | 'wet'
   | 'mishap'
+  | 'cookMishap'
   | 'shaken'
   | 'lessDose'
   | 'otherSource'
@@ -153,7 +155,8 @@ function ownReasons({ state: { wetness, mishaps } }: VesselView): readonly Stand
   return [
     ...(wetness === 'dry' ? (['dry'] as const) : []),
     ...(wetness === 'pooled' || wetness === 'beaded' ? (['wet'] as const) : []),
-    ...(mishaps.length > 0 ? (['mishap'] as const) : []),
+    ...(mishaps.some((m) => !isCookMishap(m.what) && m.what !== 'labelLost') ? (['mishap'] as const) : []),
+    ...(mishaps.some((m) => isCookMishap(m.what)) ? (['cookMishap'] as const) : []),
   ];
 }
 

@@ -17,7 +17,7 @@ export interface BecameOf {
 }
 
 const SPOILED = new Set(['contaminated', 'moldyBeforeUse']);
-const LOST = new Set(['cracked', 'split', 'spilt', 'dropped', 'driedOut', 'eatenByMice']);
+const LOST = new Set(['cracked', 'split', 'spilt', 'dropped', 'driedOut', 'eatenByMice', 'notSet']);
 
 /** What became of the load of a cook. */
 export function becameOf(cook: CookView, house: House): BecameOf {

@@ -122,6 +122,9 @@ class Telling implements World {
       case 'cookStep':
         this.takeStep(fact);
         return;
+      case 'agarPoured':
+        this.addVessels(fact);
+        break;
       case 'inoculated':
         new Set(fact.sourceVesselIds).forEach((id) => {
           const source = this.vessels.get(id);
@@ -139,21 +142,28 @@ class Telling implements World {
 
   /** Into its vessels, or into others: then those are no more. */
   private fillBatch(fact: FactOf<'batchMade' | 'filledInto'>): void {
-    const { batchRows, vesselRows, index } = this.house.workings;
-    const row = batchRows.get(fact.batchId);
     this.made.get(fact.batchId)?.forEach((id) => this.vessels.delete(id));
     this.made.set(fact.batchId, fact.vesselIds);
-    if (row !== undefined) {
-      const batch = asTold(row, index.ofBatch.get(fact.batchId) ?? []);
-      fact.vesselIds.forEach((id, i) =>
-        this.vessels.set(id, {
-          batch,
-          number: vesselRows.get(id)?.number ?? i + 1,
-          draft: newVessel(),
-          given: 0,
-        }),
-      );
+    this.addVessels(fact);
+  }
+
+  /** Those of a batch that were not told of before. */
+  private addVessels({ batchId, vesselIds }: FactOf<'batchMade' | 'filledInto' | 'agarPoured'>): void {
+    const { batchRows, vesselRows, index } = this.house.workings;
+    const row = batchRows.get(batchId);
+    const added = vesselIds.filter((id) => !this.vessels.has(id));
+    if (row === undefined || added.length === 0) {
+      return;
     }
+    const batch = asTold(row, index.ofBatch.get(batchId) ?? []);
+    added.forEach((id, i) =>
+      this.vessels.set(id, {
+        batch,
+        number: vesselRows.get(id)?.number ?? i + 1,
+        draft: newVessel(),
+        given: 0,
+      }),
+    );
   }
 
   private takeStep(fact: FactOf<'cookStep'>): void {

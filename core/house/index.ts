@@ -14,6 +14,25 @@ export { HouseInMaking } from './derive/house-in-making.js';
 export { withRows } from './derive/with-rows.js';
 export { requireDose } from './dose.js';
 export { cookedInVain, type CookedInVain } from './cooked-in-vain.js';
+export {
+  damageSaid,
+  damagesOf,
+  isCookMishap,
+  unloadedFrom,
+  type Damage,
+  type Unloaded,
+} from './unloading.js';
+export { MOST_POURED, pourPlates, type PourNoted, type PourTold } from './pour-plates.js';
+export {
+  coolMsOf,
+  isInBottle,
+  keptShut,
+  pouringOf,
+  toPour,
+  toWrap,
+  waitsToPour,
+  type Pouring,
+} from './pouring.js';
 export { becameOf, type BecameOf } from './became-of.js';
 export { outcomeOf } from './outcome-of.js';
 export { checkReadings } from './check-readings.js';

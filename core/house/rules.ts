@@ -59,7 +59,7 @@ export interface World {
  * @throws CoreError naming the field, the value and the allowed range
  */
 export function requirePossible(world: World, fact: Fact): void {
-  if ('vesselIds' in fact && fact.kind !== 'batchMade' && fact.kind !== 'filledInto') {
+  if ('vesselIds' in fact && !makesVessels(fact)) {
     fact.vesselIds.forEach((id) => vesselOf(world, id));
   }
   if ('batchId' in fact && fact.kind !== 'batchMade') {
@@ -102,17 +102,31 @@ export function requirePossible(world: World, fact: Fact): void {
     case 'poured':
     case 'waterLeft':
     case 'cookNoted':
-      if (world.cookPhase(fact.cookId) === undefined) {
-        throw new CoreError('not-found', { what: 'cook', id: fact.cookId });
-      }
+      requireCook(world, fact.cookId);
+      return;
+    case 'agarPoured':
+      requireCook(world, fact.cookId);
+      planOf(world, fact.batchId);
+      requirePhase(
+        world,
+        fact.vesselIds.filter((id) => world.vessel(id) !== undefined),
+        ['cooked'],
+        'cooked',
+      );
+      return;
+    case 'bottlesKept':
+    case 'bottlesMelted':
+      requireCook(world, fact.cookId);
+      planOf(world, fact.batchId);
       return;
     case 'inoculated':
       requireInoculable(world, fact);
       return;
-    case 'swirled':
     case 'wrapped':
-      requirePhase(world, fact.vesselIds, ['running'], 'running');
+      // Blank plates too, so that they keep.
+      requirePhase(world, fact.vesselIds, ['cooked', 'running'], 'filled');
       return;
+    case 'swirled':
     case 'shaken':
       requirePhase(world, fact.vesselIds, ['running'], 'running');
       return;
@@ -138,6 +152,11 @@ export function requirePossible(world: World, fact: Fact): void {
   }
 }
 
+/** Whether a fact may tell of vessels that were not there before it. */
+function makesVessels({ kind }: Fact): boolean {
+  return kind === 'batchMade' || kind === 'filledInto' || kind === 'agarPoured';
+}
+
 function vesselOf(world: World, id: VesselId): VesselInRules {
   const vessel = world.vessel(id);
   if (vessel === undefined) {
@@ -152,6 +171,12 @@ function batchOf(world: World, id: BatchId): NonNullable<ReturnType<World['batch
     throw new CoreError('not-found', { what: 'batch', id });
   }
   return batch;
+}
+
+function requireCook(world: World, id: CookId): void {
+  if (world.cookPhase(id) === undefined) {
+    throw new CoreError('not-found', { what: 'cook', id });
+  }
 }
 
 function planOf(world: World, id: BatchId): BatchPlan {

@@ -1,4 +1,5 @@
 import { isOn } from './cooks-on.js';
+import { coolMsOf, isInBottle } from './pouring.js';
 import type { BatchView, CookView, House, VesselView } from './derive/house.js';
 
 /** A batch that is cooked, or pasteurized, and waits for its culture. */
@@ -30,7 +31,7 @@ export function partsToSow({ batch, state }: VesselView): readonly (number | 'wh
 
 /** What waits for its culture in one batch; undefined for none. */
 export function readyToInoculate(view: BatchView, house: House): ReadyToInoculate | undefined {
-  const vessels = view.vessels.filter((v) => partsToSow(v).length > 0);
+  const vessels = view.vessels.filter((v) => partsToSow(v).length > 0 && !isInBottle(v, view));
   if (vessels.length === 0) {
     return undefined;
   }
@@ -44,7 +45,7 @@ export function readyToInoculate(view: BatchView, house: House): ReadyToInoculat
     view,
     vessels,
     ...(cook !== undefined && { cook }),
-    coolMs: Math.max(0, ...cooks.map((c) => c.coreCoolMs ?? 0)),
+    coolMs: Math.max(0, ...vessels.map((v) => coolMsOf(v, house) ?? 0)),
     isShut: shut !== undefined,
   };
 }

@@ -1,3 +1,5 @@
+import { pourClock } from '../cook/pour-clock.js';
+import { toPour, toWrap } from '../house/pouring.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
 import { hydrationOf } from '../house/hydration-of.js';
 import { airTroubles } from '../house/air-trouble.js';
@@ -35,6 +37,10 @@ export type Deed =
       readonly count: number;
       readonly vessel: VesselType['kind'];
     }
+  /** Agar that cools to pouring heat; its minute is foretold, or its heat is to be read first. */
+  | { readonly kind: 'pour'; readonly batch: string; readonly isForetold: boolean }
+  /** Blank plates that have set overnight. */
+  | { readonly kind: 'wrap'; readonly batch: string; readonly count: number }
   /** Broth that grows, all of it in one go. */
   | { readonly kind: 'swirl'; readonly count: number; readonly batches: readonly string[] }
   | { readonly kind: 'inoculate' | 'look' | 'openBlocks'; readonly batch: string }
@@ -74,6 +80,7 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
   const items = [
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
+    ...pouring(house, nowMs),
     ...swirling(house),
     ...tendingDue(house, nowMs).map(({ name, how, atMs }) =>
       due('tent', atMs, { kind: 'tend', spot: name, how }, false),
@@ -121,6 +128,7 @@ export function nextFor(view: BatchView, house: House, nowMs: number): readonly 
   return [
     ...preparation(view, house),
     ...inoculation(view, house),
+    ...wrapping(view, nowMs),
     ...growth(view, house, nowMs),
     ...cultureLook(view, house),
     ...view.vessels.flatMap((v) => harvest(v, house, nowMs) ?? []),
@@ -179,11 +187,37 @@ function nextForCook({ cook, state, name }: CookView, nowMs: number): DueItem | 
 
 function inoculation(view: BatchView, house: House): DueItem[] {
   const ready = readyToInoculate(view, house);
-  if (ready === undefined || ready.isShut) {
+  // Blank plates and slants are kept for when they are wanted: never late.
+  if (ready === undefined || ready.isShut || view.batch.stage === 'agar') {
     return [];
   }
   const atMs = ready.cook === undefined ? (view.lastStepMs ?? view.madeAtMs) : ready.coolMs;
   return [due('box', atMs, { kind: 'inoculate', batch: view.code }, false, view.batch.id)];
+}
+
+/** When agar may be poured; before it is foretold, that its heat is to be read. */
+function pouring(house: House, nowMs: number): DueItem[] {
+  return toPour(house, nowMs).map(({ view, cook, hotSinceMs }) => {
+    const { opensMs } = pourClock(cook.logs, cook.cook.roomC, hotSinceMs);
+    const isForetold = opensMs !== undefined;
+    const deed: Deed = { kind: 'pour', batch: view.code, isForetold };
+    return due('stove', opensMs ?? hotSinceMs, deed, isForetold, view.batch.id);
+  });
+}
+
+function wrapping(view: BatchView, nowMs: number): DueItem[] {
+  const waiting = toWrap(view, nowMs);
+  return waiting === undefined
+    ? []
+    : [
+        due(
+          'shelf',
+          waiting.atMs,
+          { kind: 'wrap', batch: view.code, count: waiting.vessels.length },
+          false,
+          view.batch.id,
+        ),
+      ];
 }
 
 function growth(view: BatchView, house: House, nowMs: number): DueItem[] {

@@ -44,8 +44,17 @@ export type Radius = z.infer<typeof Radius>;
 export const BrothLook = z.enum(['clear', 'threads', 'ready', 'cloudy']);
 export type BrothLook = z.infer<typeof BrothLook>;
 
-/** Something that went wrong with a vessel while it was open. */
-export const Mishap = z.enum(['openTooLong', 'touched', 'notEnough', 'spilled']);
+/** Something that went wrong with a vessel: while it was open, or in the cooker, seen when it was taken out. */
+export const Mishap = z.enum([
+  'openTooLong',
+  'touched',
+  'notEnough',
+  'spilled',
+  'boiledOver',
+  'lidPopped',
+  'filterWet',
+  'labelLost',
+]);
 export type Mishap = z.infer<typeof Mishap>;
 
 /** What was held against a transfer before it was made. */
@@ -60,6 +69,7 @@ export const CultureWarning = z.enum([
   'notFull',
   'stillHot',
   'cookShort',
+  'cookMishap',
   'tooManyGenerations',
   'tooManyTransfers',
   'poorWood',

@@ -165,6 +165,12 @@ const undo = z.literal(true).optional();
 
 /** As many as the tallest pot could hold. Our judgement. */
 export const MOST_LAYERS = 6;
+/** As many bottles as a batch may have. */
+const MOST_BOTTLES = 500;
+/** In what kept agar is melted again. */
+export const MeltedIn = z.enum(['water', 'steam']);
+export type MeltedIn = z.infer<typeof MeltedIn>;
+
 /** Whether bags in the pot leave room for steam between them. */
 export const Between = z.enum(['apart', 'touching']);
 export type Between = z.infer<typeof Between>;
@@ -189,6 +195,8 @@ export const Fate = z.enum([
   'eatenByMice',
   'spent',
   'repotted',
+  'notFilled',
+  'notSet',
   'other',
 ]);
 export type Fate = z.infer<typeof Fate>;
@@ -196,6 +204,7 @@ export type Fate = z.infer<typeof Fate>;
 /** A caution or prompt that was shown and confirmed. Its words belong to the interface and may change. */
 export const CautionId = z.enum([
   'lidChecklist',
+  'openedOnPressure',
   'cleanWorkSpawn',
   'cleanWorkCulture',
   'airSettled',
@@ -303,8 +312,35 @@ export const Entry = z.discriminatedUnion('kind', [
       .min(1)
       .max(2000),
   }),
-  /** Agar of a cook, poured into its plates. */
+  /** Agar of a cook, poured into its plates: as earlier versions told it, all at once. */
   z.strictObject({ ...fact, kind: z.literal('poured'), cookId: CookId }),
+  /** Plates of one batch were poured: these, from so many of its bottles; what they left over. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('agarPoured'),
+    cookId: CookId,
+    batchId: BatchId,
+    vesselIds,
+    /** Emptied by it; 0 where the last one still holds some. */
+    bottles: z.number().int().min(0).max(MOST_BOTTLES),
+    leftOverMl: z.number().min(0).max(100_000).optional(),
+  }),
+  /** Bottles of agar put away shut, to be melted and poured another day. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('bottlesKept'),
+    cookId: CookId,
+    batchId: BatchId,
+    bottles: z.number().int().min(1).max(MOST_BOTTLES),
+  }),
+  z.strictObject({
+    ...fact,
+    kind: z.literal('bottlesMelted'),
+    cookId: CookId,
+    batchId: BatchId,
+    bottles: z.number().int().min(1).max(MOST_BOTTLES),
+    how: MeltedIn,
+  }),
   /** Water that was left in the cooker, for the next budget. */
   z.strictObject({
     ...fact,

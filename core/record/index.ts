@@ -39,6 +39,7 @@ export { effectiveEntries, withValues, type Fact, type FactOf } from './effectiv
 export {
   Beside,
   Between,
+  MeltedIn,
   CautionId,
   Channel,
   Contaminant,

@@ -6,6 +6,8 @@ import {
   makeBatch,
   makeCook,
   nextNumber,
+  pourPlates,
+  pouringOf,
   receiveCulture,
   repot,
   repotSaid,
@@ -30,6 +32,8 @@ import {
   type Species,
   type VesselView,
   type Photo,
+  type PourTold,
+  type Vessel,
   type Repotting,
   type ResolvedFormula,
   type ScaledFormula,
@@ -243,16 +247,43 @@ export class Journal {
       }
       const { vesselIds, made } = fillInto(house, view, count, contextOf(hand));
       const entries = stampAll([{ kind: 'filledInto', batchId, vessel, vesselIds }], hand);
-      const standing = withRows(house, { vessels: made });
-      checkDeed(standing, entries, hand.nowMs, (e) => entryWords(e, standing));
-      await pen.addAll(
-        'vessels',
-        made.map((v) => ({ ...v, ...signed(hand) })),
-      );
-      await pen.addAll('entries', entries);
+      await this.addWithVessels(pen, hand, made, entries);
       return true;
     });
     return done === true;
+  }
+
+  /** Plates of a batch are poured; dishes that were not planned are made with it. @returns whether it was kept */
+  async pour(batchId: BatchId, told: PourTold): Promise<boolean> {
+    const done = await this.make('plates poured', async (pen, hand) => {
+      const { house } = pen.found;
+      const view = house.batchById.get(batchId);
+      const pouring = view && pouringOf(view, house);
+      if (pouring === undefined) {
+        throw new CoreError('not-found', { what: 'batch', id: batchId });
+      }
+      const { saids, made } = pourPlates(pouring, told, house, contextOf(hand));
+      const entries = stampAll(saids, hand);
+      await this.addWithVessels(pen, hand, made, entries);
+      return true;
+    });
+    return done === true;
+  }
+
+  /** Facts that name vessels which are made with them. */
+  private async addWithVessels(
+    pen: Pen,
+    hand: Hand,
+    made: readonly Vessel[],
+    entries: readonly Entry[],
+  ): Promise<void> {
+    const standing = withRows(pen.found.house, { vessels: made });
+    checkDeed(standing, entries, hand.nowMs, (e) => entryWords(e, standing));
+    await pen.addAll(
+      'vessels',
+      made.map((v) => ({ ...v, ...signed(hand) })),
+    );
+    await pen.addAll('entries', entries);
   }
 
   /** Makes vessels that are filled from others, and says so, as one deed: what is undone leaves no empty ones behind. */

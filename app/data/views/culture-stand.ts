@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { differenceInCalendarDays, format } from 'date-fns';
 import {
   formOf,
   generationOf,
@@ -67,4 +67,15 @@ export function keepingWords(view: VesselView, house: House, nowMs: number): str
     best,
     ...(view.state.wrappedAt === undefined ? [] : ['wrapped']),
   ].join(', ');
+}
+
+/** "blank, poured 3 days ago, wrapped": of a plate without a culture; empty for one of which nothing was told. */
+export function blankWords({ state }: VesselView, nowMs: number): string {
+  const { pouredAt, wrappedAt } = state;
+  if (state.phase !== 'cooked' || pouredAt === undefined) {
+    return '';
+  }
+  const days = differenceInCalendarDays(nowMs, Date.parse(pouredAt));
+  const age = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
+  return `blank, poured ${age}, ${wrappedAt === undefined ? 'not wrapped' : 'wrapped'}`;
 }

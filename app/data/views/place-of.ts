@@ -5,6 +5,7 @@ import {
   type VesselView,
   isFruiting,
   placeOfVessel as standsAt,
+  isInBottle,
   readyToInoculate,
   useOf,
 } from '../../../core/index';
@@ -32,7 +33,15 @@ function placeOfVessel(vessel: VesselView | undefined, batch: BatchView, house: 
       if (vessel.state.isControl === true) {
         return 'shelf';
       }
-      return readyToInoculate(batch, house)?.isShut === true ? 'stove' : 'box';
+      if (isInBottle(vessel, batch)) {
+        return 'stove';
+      }
+      // A plate that was poured is kept until it is wanted.
+      return vessel.state.pouredAt !== undefined
+        ? 'shelf'
+        : readyToInoculate(batch, house)?.isShut === true
+          ? 'stove'
+          : 'box';
     case 'running':
       return isFruiting(vessel) || useOf(house, standsAt(vessel)) === 'fruit' ? 'tent' : 'shelf';
     case 'opened':

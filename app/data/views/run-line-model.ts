@@ -89,6 +89,9 @@ function nextStep(view: BatchView, house: House, nowMs: number): RunLineModel['n
   }
   const ready = readyToInoculate(view, house);
   if (ready !== undefined && view.inoculatedAtMs === undefined) {
+    if (view.batch.stage === 'agar' && ready.coolMs <= nowMs) {
+      return { words: 'kept for when it is wanted', afterMs: nowMs, due: false };
+    }
     const isCool = ready.coolMs <= nowMs;
     return {
       words: isCool ? 'inoculate now' : `inoculate from ${shortTime(ready.coolMs, nowMs)}`,

@@ -13,6 +13,10 @@ export const MISHAP_WORDS: Readonly<Record<Mishap, string>> = {
   touched: 'touched',
   notEnough: 'not enough was left for it',
   spilled: 'spilled',
+  boiledOver: 'boiled over in the cook',
+  lidPopped: 'its lid popped in the cook',
+  filterWet: 'its filter came out wet',
+  labelLost: 'its label came off',
 };
 
 /** What is held against a transfer, in two or three words, for the record. */
@@ -27,6 +31,7 @@ export const WARNING_NAMES: Readonly<Record<CultureWarning, string>> = {
   notFull: 'not run full',
   stillHot: 'still hot inside',
   cookShort: 'the cook fell short',
+  cookMishap: 'its lid or filter suffered in the cook',
   tooManyGenerations: 'grain fed to grain too often',
   tooManyTransfers: 'many transfers',
   poorWood: 'a poor wood for it',

@@ -32,6 +32,10 @@ export function deedWords(deed: Deed): string {
       return `Open cook ${deed.cook}`;
     case 'inoculate':
       return `Inoculate ${deed.batch}`;
+    case 'pour':
+      return deed.isForetold ? `Pour ${deed.batch}` : `How hot is ${deed.batch}? Then pour`;
+    case 'wrap':
+      return `Wrap ${deed.batch}, ${countWords(deed.count, 'dish')}`;
     case 'shake':
       return `Shake ${deed.batch}, ${countWords(deed.count, deed.vessel)}`;
     case 'swirl':

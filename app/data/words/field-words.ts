@@ -53,6 +53,8 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   partTotal: 'In all',
   parts: 'Parts of bulk',
   ph: 'pH',
+  platesLost: 'Plates dropped or not set',
+  platesPoured: 'Plates poured',
   pressure: 'Pressure',
   price: 'Price',
   radius: 'Radius',

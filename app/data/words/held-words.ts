@@ -31,6 +31,8 @@ export function heldWords({ warning, codes, figure = 0, limit = 0, name = '', ve
       return `${who} ${is} still hot in the middle. Heat kills the culture.`;
     case 'cookShort':
       return `Cook ${name}, which ${who} stood in: ${verdict === undefined ? 'not as planned' : uncapital(verdictWord(verdict).word)}.`;
+    case 'cookMishap':
+      return `${who}: boiled over, lid popped or filter wet in the cook. Air may have gone in past it.`;
     case 'tooManyGenerations':
       return `From ${who} this would be grain to grain for the ${ordinal(figure)} time; the limit here is ${limit}.`;
     case 'tooManyTransfers':

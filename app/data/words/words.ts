@@ -130,11 +130,14 @@ export const FATE_WORDS: Readonly<Record<Fate, string>> = {
   eatenByMice: 'eaten by mice',
   spent: 'spent',
   repotted: 'moved into another vessel',
+  notFilled: 'stayed empty',
+  notSet: 'did not set',
   other: 'taken out',
 };
 
 export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   lidChecklist: 'Checklist before the lid',
+  openedOnPressure: 'Opened on pressure',
   cleanWorkSpawn: 'Clean work with spawn',
   cleanWorkCulture: 'Clean work: alcohol, flame, needles',
   airSettled: 'Box stocked, air settling',
@@ -367,6 +370,12 @@ export function entryWords(entry: Entry, house: House): string {
       return `${cook}: ${entry.readings.length} readings, ${CHANNEL_WORDS[entry.channel].word}`;
     case 'poured':
       return `${cook} poured`;
+    case 'agarPoured':
+      return `${vessels} poured, cook ${house.cookById.get(entry.cookId)?.name ?? ''}${entry.leftOverMl === undefined ? '' : `, ${volumeWords(entry.leftOverMl)} left over`}`;
+    case 'bottlesKept':
+      return `${code}: ${bottleWords(entry.bottles)} kept shut`;
+    case 'bottlesMelted':
+      return `${code}: ${bottleWords(entry.bottles)} melted again in ${entry.how === 'water' ? 'boiling water' : 'steam'}`;
     case 'waterLeft':
       return `${cook}: ${volumeWords(entry.leftMl)} of water left`;
     case 'proofRead':
@@ -374,6 +383,11 @@ export function entryWords(entry: Entry, house: House): string {
     default:
       return correctionWords(entry, house);
   }
+}
+
+/** "1 bottle", "3 bottles". */
+export function bottleWords(count: number): string {
+  return `${count} ${count === 1 ? 'bottle' : 'bottles'}`;
 }
 
 /** What the cook is worth with what was read of it: a reading alone says little to one who passes by. */

@@ -1,5 +1,5 @@
 import { roomWords } from '../../data/views/room-words';
-import { brothWords, growthWords } from '../../data/views/culture-stand';
+import { blankWords, brothWords, growthWords } from '../../data/views/culture-stand';
 import { verdictWord } from '../../data/words/verdict-word';
 import { degreesWords, measureWords } from '../../data/words/measure-words';
 import {
@@ -24,6 +24,7 @@ import {
   cultureFraction,
   formOf,
   isFruiting,
+  isInBottle,
   isStanding,
   tooHotAt,
   type Place,
@@ -36,6 +37,7 @@ import {
   readyToInoculate,
   standingAmongSiblings,
   toShake,
+  toWrap,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
 
@@ -73,6 +75,8 @@ export interface ShelfBatch {
   readonly planks: readonly Plank[];
   readonly remark: string;
   readonly toShake: readonly VesselView[];
+  /** Blank plates that have set and are not wrapped. */
+  readonly toWrap: readonly VesselView[];
   readonly bad: readonly VesselView[];
 }
 
@@ -153,7 +157,7 @@ export function shelfBatches(house: House, placeId: string, nowMs: number): read
 export function standingOf(view: BatchView, house: House): readonly VesselView[] {
   const isShut =
     view.vessels.some((v) => v.state.phase === 'cooked') && readyToInoculate(view, house)?.isShut === true;
-  return view.vessels.filter((v) => isStanding(v, isShut));
+  return view.vessels.filter((v) => isStanding(v, isShut) && !isInBottle(v, view));
 }
 
 function shelfBatch(
@@ -167,11 +171,14 @@ function shelfBatch(
   const sound = running.filter((v) => v.state.suspect === undefined);
   const ripe = toShake(view, house, nowMs)?.ripe ?? [];
   const wantShaking = sound.filter((v) => ripe.includes(v));
+  const wrapping = toWrap(view, nowMs);
+  const [blank] = vessels.filter((v) => v.state.phase === 'cooked');
+  const blanks = blank && blankWords(blank, nowMs);
   const full = formIsRun(view) && sound.length > 0 && sound.every(isRunFull);
   return {
     view,
     vessels,
-    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : 'without a culture'}`,
+    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : blanks || 'without a culture'}`,
     full: full ? runFullWords(sound, nowMs) : growthStandWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
@@ -179,6 +186,7 @@ function shelfBatch(
     planks: planksOf(vessels, house, wantShaking),
     remark: remarkOf(sound, house, nowMs),
     toShake: wantShaking,
+    toWrap: wrapping !== undefined && wrapping.atMs <= nowMs ? wrapping.vessels : [],
     bad: vessels.filter((v) => v.state.suspect !== undefined),
   };
 }

@@ -1,6 +1,8 @@
 import { TestBed } from '@angular/core/testing';
+import { DAY_MS, HOUR_MS, dueItems, pouringOf } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
-import { demoHouse, furnishedHouse, type SpecHouse } from '../../testing/house';
+import { platesOutOfCooker } from '../../testing/agar';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
 import { Shelf } from './shelf';
 import { shelfBatches } from './shelf-model';
@@ -260,5 +262,36 @@ describe('the Shelf', () => {
     );
     expect(codes).toContain('G17-7');
     expect(codes).not.toContain('G17-1');
+  });
+});
+
+describe('blank plates', () => {
+  it('have an age, are wrapped after a night, and are never late', async () => {
+    const setup = await furnishedHouse();
+    const plates = () => setup.house().batches[0]!;
+    await platesOutOfCooker(setup, 10, 14 * 60);
+    const pouring = pouringOf(plates(), setup.house())!;
+    const at = new Date(Date.now() - 13 * HOUR_MS).toISOString();
+    await TestBed.inject(Journal).say({
+      kind: 'agarPoured',
+      cookId: pouring.cook.cook.id,
+      batchId: plates().batch.id,
+      vesselIds: pouring.toPour.map((v) => v.vessel.id),
+      bottles: 1,
+      at,
+    });
+    await until(setup.store, () => plates().vessels[0]!.state.pouredAt === at);
+    const due = dueItems(setup.house(), Date.now());
+    expect(due.map((d) => d.deed.kind)).toEqual(['wrap']);
+    const shelf = await render(Shelf);
+    await shelf.press('Counter');
+    expect(shelf.text()).toMatch(/10 dishes, blank, poured (today|yesterday), not wrapped/);
+    await shelf.press('Wrapped, all 10');
+    await until(setup.store, () => plates().vessels.every((v) => v.state.wrappedAt !== undefined));
+    await shelf.settle();
+    expect(shelf.text()).toMatch(/poured (today|yesterday), wrapped/);
+    expect(shelf.has('Wrapped, all')).toBeFalse();
+    expect(dueItems(setup.house(), Date.now() + 5 * DAY_MS)).toEqual([]);
+    await setup.close();
   });
 });

@@ -145,6 +145,7 @@ export class Shelf {
     const walk = this.walk();
     return walk === undefined ? '' : `${this.walkLength - walk.length + 1} of ${this.walkLength}`;
   });
+  protected readonly wrapCards = computed(() => this.batches().filter((b) => b.toWrap.length > 0));
   protected readonly shakeCards = computed(() => this.batches().filter((b) => b.toShake.length > 0));
   /** Broth that was not swirled since a day. */
   protected readonly toSwirl = computed(() => {
@@ -288,6 +289,10 @@ export class Shelf {
 
   protected shakeAll(batch: ShelfBatch): void {
     void this.journal.say({ kind: 'shaken', vesselIds: batch.toShake.map((v) => v.vessel.id) });
+  }
+
+  protected wrapAll(batch: ShelfBatch): void {
+    void this.journal.say({ kind: 'wrapped', vesselIds: batch.toWrap.map((v) => v.vessel.id) });
   }
 
   protected swirlAll(): void {

@@ -1,13 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import {
-  makeCook,
-  planCook,
-  resolveFormula,
-  scaleFormula,
-  seededRandom,
-  withSchool,
-  type CookView,
-} from '../../../core/index';
+import { planCook, type CookView } from '../../../core/index';
 import { Journal } from '../../data/journal/journal';
 import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../testing/house';
 import { render, type Rendered } from '../../testing/render';
@@ -18,7 +10,6 @@ import { LogImport } from './cook/log-import';
 import { LogList } from './cook/log-list';
 import { entryWords } from '../../data/words/words';
 import { Pasteurize } from './hydrate/pasteurize';
-import { Stove } from './stove';
 
 describe('how long to hold', () => {
   let setup: SpecHouse;
@@ -185,79 +176,6 @@ describe('the record of a cook', () => {
   it('says when there is no such cook', async () => {
     await record.set('cook', '999');
     expect(record.text()).toContain('There is no cook 999 here.');
-  });
-});
-
-describe('agar out of the cooker', () => {
-  let setup: SpecHouse;
-  afterEach(() => setup.close());
-
-  it('foretells the pour from two readings, and is done when it is poured', async () => {
-    setup = await furnishedHouse();
-    const { formulas, materials, vesselTypes, appliances } = setup.house().records;
-    const formula = withSchool(
-      resolveFormula(
-        formulas.find((f) => f.stage === 'agar')!,
-        materials,
-      ),
-    );
-    const scaled = scaleFormula(formula, {
-      vessel: vesselTypes.find((v) => v.kind === 'dish')!,
-      count: 10,
-      bottle: vesselTypes.find((v) => v.id === 'bottle-500')!,
-      spare: 0.1,
-    });
-    const journal = TestBed.inject(Journal);
-    const made = (await journal.makeBatch(formula, scaled))!;
-    const plan = planCook({
-      appliance: appliances[0]!,
-      house: setup.house().household!,
-      vessel: vesselTypes.find((v) => v.id === 'bottle-500')!,
-      count: 1,
-      vesselWetG: 250,
-      stage: 'agar',
-    });
-    const start = Date.now() - 3 * 3_600_000;
-    const { cook, entry } = makeCook(
-      appliances[0]!,
-      plan,
-      20,
-      made.vessels.map((v) => v.id),
-      1,
-      {
-        nowMs: start,
-        random: seededRandom(4),
-      },
-    );
-    await setup.lay('cooks', cook);
-    await setup.lay('entries', { ...entry, at: new Date().toISOString() });
-    await until(setup.store, (h) => h.cooks.length > 0);
-    for (const step of ['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff', 'open'] as const) {
-      await journal.say({ kind: 'cookStep', cookId: cook.id, step });
-      await until(setup.store, (h) => h.cooks[0]!.steps.at(-1)?.step === step);
-    }
-    const stove = await render(Stove);
-    expect(stove.text()).toContain('How hot is it?');
-    expect(stove.text()).toContain('it erupts when it is moved');
-    const say = async (celsius: number, minutesAgo: number) => {
-      await journal.say({
-        kind: 'logged',
-        cookId: cook.id,
-        channel: 'agarC',
-        source: 'typed',
-        readings: [[0, celsius]],
-        at: new Date(Date.now() - minutesAgo * 60_000).toISOString(),
-      });
-      await stove.settle();
-    };
-    await say(85, 12);
-    expect(stove.text()).toContain('And again in ten minutes');
-    await say(66, 0);
-    expect(stove.text()).toMatch(/Pour at (\w{3} )?\d\d:\d\d/);
-    expect(stove.text()).toMatch(/then about \d+ min until it is 45 °C/);
-    await stove.press('Poured');
-    expect(stove.text()).toContain('is open, and warm yet.');
-    expect(setup.house().cooks[0]!.pouredMs).toBeDefined();
   });
 });
 

@@ -16,12 +16,17 @@ import {
   HOUR_MS,
   cookedInVain,
   dueItems,
+  keptShut,
+  pourClock,
+  toPour,
+  unloadedFrom,
   isOn,
   type BatchId,
   type BatchView,
   type CookedInVain,
   type CookView,
   type House,
+  type Pouring,
   isFilled,
   isInPreparation,
 } from '../../../core/index';
@@ -42,19 +47,23 @@ import { cookClock } from './cook/cook-clock';
 import { freeCookers } from './cook/free-cookers';
 import { HydrationScreen } from './hydrate/hydration-screen';
 import { hydrationClock } from './hydrate/hydration-clock';
+import { Unloading } from './cook/unloading';
 import { DayPlanView } from './cook/day-plan';
 import { LoadCook } from './cook/load-cook';
-import { pourClock, waitsToPour } from './pour/pour-clock';
+import { KeptAgar } from './pour/kept-agar';
 import { PourScreen } from './pour/pour-screen';
 import { Fold } from '../../pieces/fold';
 
 type Task =
   | { readonly key: string; readonly cook: CookView }
   | { readonly key: string; readonly batch: BatchView }
-  | { readonly key: string; readonly pour: CookView };
+  | { readonly key: string; readonly pour: Pouring };
 
 /** An open cooker is warm for about so long. Common practice, no source. */
 const WARM_MS = 2 * HOUR_MS;
+
+/** So long after it was opened a cooker may still be emptied, and what came out is looked over. Our choice. */
+const UNLOADING_MS = 12 * HOUR_MS;
 
 /** Clocks for what is soaking, simmering, drying and cooking. One is large; the others are cards. */
 @Component({
@@ -65,11 +74,13 @@ const WARM_MS = 2 * HOUR_MS;
     DayPlanView,
     Fold,
     HydrationScreen,
+    KeptAgar,
     LoadCook,
     MatButton,
     Plaque,
     PourScreen,
     RouterLink,
+    Unloading,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stove.html',
@@ -112,6 +123,10 @@ export class Stove {
     const house = this.store.house();
     return house === undefined ? [] : cookedInVain(house);
   });
+  protected readonly keptShut = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? [] : keptShut(house);
+  });
   /** What goes in once more, where that was asked for. */
   protected readonly again = computed(() =>
     this.inVain().filter((v) => v.view.batch.id === this.askedAgain()),
@@ -121,6 +136,16 @@ export class Stove {
   protected readonly idle = computed(() => this.tasks().length === 0);
   protected readonly hasCooked = computed(() => (this.store.house()?.cooks.length ?? 0) > 0);
   protected readonly lastCook = computed(() => this.store.house()?.cooks.findLast((c) => !isOn(c)));
+  /** Cooks of which something may still be lifted out. */
+  protected readonly justOpened = computed(() => {
+    const house = this.store.house();
+    return (house?.cooks ?? []).filter(
+      (c) =>
+        this.minuteMs() - (c.state.openedMs ?? -Infinity) < UNLOADING_MS &&
+        house !== undefined &&
+        unloadedFrom(c, house).length > 0,
+    );
+  });
   protected readonly isWarm = computed(() => {
     const cooks = this.store.house()?.cooks ?? [];
     const inUse = this.appliance()?.id;
@@ -170,13 +195,12 @@ export class Stove {
     if ('batch' in task) {
       return { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
     }
-    const { cook } = 'cook' in task ? task : { cook: task.pour };
-    return {
-      name: `${'pour' in task ? 'Agar' : cook.cook.applianceName}, cook ${cook.name}`,
-      code: this.codes(cook),
-      words,
-      due,
-    };
+    if ('pour' in task) {
+      const { view, cook } = task.pour;
+      return { name: `Agar, cook ${cook.name}`, code: view.code, words, due };
+    }
+    const { cook } = task;
+    return { name: `${cook.cook.applianceName}, cook ${cook.name}`, code: this.codes(cook), words, due };
   }
 
   protected putFirst(task: Task): void {
@@ -201,7 +225,11 @@ export class Stove {
   }
 
   private nameOf(task: Task): string {
-    return 'batch' in task ? task.batch.code : `cook ${cookOf(task)?.name ?? ''}`;
+    return 'batch' in task
+      ? task.batch.code
+      : 'pour' in task
+        ? task.pour.view.code
+        : `cook ${task.cook.name}`;
   }
 
   private codes(cook: CookView): string {
@@ -210,23 +238,25 @@ export class Stove {
 
   private clockOf(task: Task): { readonly next: string; readonly dueMs?: number } {
     if ('pour' in task) {
-      const { dueMs } = pourClock(task.pour);
-      return { next: dueMs === undefined ? 'How hot is the agar?' : 'Pour', dueMs };
+      const { cook, hotSinceMs } = task.pour;
+      const { opensMs } = pourClock(cook.logs, cook.cook.roomC, hotSinceMs);
+      return { next: opensMs === undefined ? 'How hot is the agar?' : 'Pour', dueMs: opensMs };
     }
     return 'cook' in task ? cookClock(task.cook, this.time.now()) : hydrationClock(task.batch);
   }
 
   private isAsked(task: Task): boolean {
     const id = openedIn(this.store.house(), this.open())?.batch.batch.id;
-    return (
-      id !== undefined &&
-      ('batch' in task ? task.batch.batch.id === id : cookOf(task)?.batches.includes(id) === true)
-    );
+    return id !== undefined && batchesOf(task).includes(id);
   }
 }
 
-function cookOf(task: Task): CookView | undefined {
-  return 'cook' in task ? task.cook : 'pour' in task ? task.pour : undefined;
+function batchesOf(task: Task): readonly BatchId[] {
+  return 'batch' in task
+    ? [task.batch.batch.id]
+    : 'pour' in task
+      ? [task.pour.view.batch.id]
+      : task.cook.batches;
 }
 
 function tasksOf(house: House, nowMs: number): readonly Task[] {
@@ -234,8 +264,6 @@ function tasksOf(house: House, nowMs: number): readonly Task[] {
   const wet = house.batches
     .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isInPreparation(b))
     .map((batch) => ({ key: batch.batch.id, batch }));
-  const pours = house.cooks
-    .filter((c) => waitsToPour(c, nowMs))
-    .map((pour) => ({ key: `pour ${pour.cook.id}`, pour }));
+  const pours = toPour(house, nowMs).map((pour) => ({ key: `pour ${pour.view.batch.id}`, pour }));
   return [...pours, ...cooks, ...wet];
 }

@@ -196,9 +196,11 @@ export class HouseInMaking {
       cooks.add(fact.cookId);
     }
     if ('batchId' in fact) {
-      const isRetold = fact.kind === 'cultureTold' || fact.kind === 'filledInto';
+      // These may tell of vessels that nothing told of before, or, taken back, does any more.
+      const isRefilled = fact.kind === 'filledInto' || fact.kind === 'agarPoured';
+      const isRetold = fact.kind === 'cultureTold' || isRefilled;
       const isWhole = fact.kind === 'batchMade' || isRetold || isShared(fact);
-      if (fact.kind === 'filledInto') {
+      if (isRefilled) {
         this.touched.rowsOfBatches.add(fact.batchId);
       }
       (isWhole ? wholeBatches : batches).add(fact.batchId);

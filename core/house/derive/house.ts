@@ -73,6 +73,8 @@ export interface BatchView {
   readonly inoculatedAtMs?: number;
   /** Earlier runs of this house that its forecast leans on. */
   readonly ownRuns: number;
+  /** What became of the bottles that its agar was cooked in, in order. */
+  readonly bottleFacts: readonly FactOf<'agarPoured' | 'bottlesKept' | 'bottlesMelted'>[];
   readonly notes: readonly FactOf<'batchNoted'>[];
   readonly putAwayAt?: string;
   /** Shared by the sound, running vessels; absent before inoculation. */

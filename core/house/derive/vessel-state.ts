@@ -81,6 +81,8 @@ export interface VesselState {
   readonly radii: readonly { readonly at: string; readonly radii: readonly Radius[] }[];
   readonly broth?: BrothLook;
   readonly swirledAt?: string;
+  /** When agar was poured into it. */
+  readonly pouredAt?: string;
   readonly wrappedAt?: string;
   readonly mishaps: readonly { readonly at: string; readonly what: Mishap }[];
   readonly shakenAt?: string;
@@ -236,6 +238,14 @@ export function tellVessel(draft: VesselDraft, fact: Fact): void {
       break;
     case 'swirled':
       draft.swirledAt = fact.at;
+      break;
+    case 'agarPoured':
+      draft.pouredAt = fact.at;
+      // One dish more than was planned never stood for a place in the cooker.
+      if (draft.phase === 'planned') {
+        draft.phase = 'cooked';
+        draft.cookId = fact.cookId;
+      }
       break;
     case 'wrapped':
       draft.wrappedAt = fact.at;

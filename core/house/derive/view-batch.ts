@@ -61,6 +61,9 @@ export function viewBatch(
     isolate: vessels.find((v) => v.isolate !== undefined)?.isolate,
     inoculatedAtMs,
     ownRuns: ownRuns.length,
+    bottleFacts: facts.filter(
+      (f) => f.kind === 'agarPoured' || f.kind === 'bottlesKept' || f.kind === 'bottlesMelted',
+    ),
     notes: facts.filter((f) => f.kind === 'batchNoted'),
     putAwayAt: lastOf(facts, 'putAway')?.at,
     get forecast() {

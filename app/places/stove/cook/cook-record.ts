@@ -32,6 +32,7 @@ import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
 import { recordWords } from '../../../data/words/verdict-words';
+import { Unloading } from './unloading';
 import { Fold } from '../../../pieces/fold';
 
 /** What one cook is worth: its verdict with the reasons, its curve, what was measured, and the way to add to it. */
@@ -49,6 +50,7 @@ import { Fold } from '../../../pieces/fold';
     Plaque,
     ProofForm,
     RouterLink,
+    Unloading,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-record.html',

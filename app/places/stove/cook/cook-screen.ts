@@ -20,11 +20,13 @@ import {
   heldMs,
   middleF0,
   middleF0Until,
+  openingEarly,
   waterLostMl,
   type CookStep,
   type EntryId,
   type CookView,
   type HeatBand,
+  type OpeningEarly,
   type Spoilage,
 } from '../../../../core/index';
 import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
@@ -71,6 +73,8 @@ export class CookScreen {
   protected readonly chime = inject(Chime);
 
   protected readonly askingHow = signal(false);
+  /** The lid would be opened on pressure: asked once more. */
+  protected readonly askingEarly = signal<OpeningEarly | undefined>(undefined);
   protected readonly phone = matchMedia('(max-width: 820px)').matches;
   protected readonly nowMs = computed(() => Math.floor(this.time.now() / 10_000) * 10_000);
   protected readonly clock = computed(() => cookClock(this.view(), this.time.now()));
@@ -149,6 +153,9 @@ export class CookScreen {
       ? undefined
       : middleF0Until(run, (this.minuteMs() - start) / MINUTE_MS);
   });
+  protected readonly openAt = computed(() =>
+    shortTime(this.clock().dueMs ?? this.time.now(), this.time.now()),
+  );
   /** Leads with the forecast, since little is earned until late. */
   protected readonly course = computed(() => {
     const { phase } = this.view().state;
@@ -222,7 +229,13 @@ export class CookScreen {
 
   protected deed(): void {
     const { step } = this.clock();
-    if (step !== undefined) {
+    if (step === 'open' && this.askingEarly() === undefined) {
+      // By its curve, and not by the clock: a lid is opened on pressure, not on time.
+      this.askingEarly.set(openingEarly(this.view(), this.time.now()));
+      if (this.askingEarly() === undefined) {
+        this.say('open');
+      }
+    } else if (step !== undefined) {
       this.say(step);
     } else if (this.view().state.phase === 'lost') {
       this.askingHow.set(true);
@@ -232,6 +245,14 @@ export class CookScreen {
   protected say(step: CookStep, carryOn?: boolean): void {
     this.askingHow.set(false);
     void this.journal.say({ kind: 'cookStep', cookId: this.view().cook.id, step, carryOn });
+  }
+
+  protected openAllTheSame(): void {
+    this.askingEarly.set(undefined);
+    void this.journal.sayAll([
+      { kind: 'cautionRead', caution: 'openedOnPressure' },
+      { kind: 'cookStep', cookId: this.view().cook.id, step: 'open' },
+    ]);
   }
 
   protected async correct(entryId: EntryId): Promise<void> {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  booleanAttribute,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import {
@@ -51,7 +60,7 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
         }
         <p class="soft small">
           {{ on.kind === 'logger' ? 'A logger on this machine' : 'A pretended canner, for practice' }}. It
-          takes the steps by itself.
+          {{ agar() ? 'is read once a minute.' : 'takes the steps by itself.' }}
           <button type="button" matButton class="word" (click)="instruments.disconnect()">Disconnect</button>
         </p>
       </section>
@@ -60,31 +69,35 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
         <button type="button" matButton="outlined" class="deed" (click)="connect('logger')">
           Listen to a logger<small>that posts to this machine</small>
         </button>
-        <nw-choice-field name="Practice with a pretended canner:" [control]="fault" [options]="faults" />
-        <button type="button" matButton="outlined" class="deed" (click)="connect('pretended', fault.value)">
-          Practice
-        </button>
+        @if (!agar()) {
+          <nw-choice-field name="Practice with a pretended canner:" [control]="fault" [options]="faults" />
+          <button type="button" matButton="outlined" class="deed" (click)="connect('pretended', fault.value)">
+            Practice
+          </button>
+        }
       </nw-fold>
-      <nw-fold title="Type a reading">
-        <nw-ask-number
-          name="Steam, by a thermometer"
-          unit="°C"
-          deed="Note it"
-          [min]="0"
-          [max]="150"
-          [answer]="airWords()"
-          (typed)="typed.set($event)"
-          [keep]="noteChamber"
-        />
-        <nw-ask-number
-          name="Middle of a vessel, by a probe"
-          unit="°C"
-          deed="Note it"
-          [min]="0"
-          [max]="150"
-          [keep]="noteCore"
-        />
-      </nw-fold>
+      @if (!agar()) {
+        <nw-fold title="Type a reading">
+          <nw-ask-number
+            name="Steam, by a thermometer"
+            unit="°C"
+            deed="Note it"
+            [min]="0"
+            [max]="150"
+            [answer]="airWords()"
+            (typed)="typed.set($event)"
+            [keep]="noteChamber"
+          />
+          <nw-ask-number
+            name="Middle of a vessel, by a probe"
+            unit="°C"
+            deed="Note it"
+            [min]="0"
+            [max]="150"
+            [keep]="noteCore"
+          />
+        </nw-fold>
+      }
     }
   `,
   styles: `
@@ -108,6 +121,8 @@ const FAULT_WORDS: Readonly<Record<Fault, string>> = {
 })
 export class InstrumentPanel {
   readonly view = input.required<CookView>();
+  /** What is read is agar that cools in its bottle. */
+  readonly agar = input(false, { transform: booleanAttribute });
   /** 0 lets the pretended canner send all ahead; for trials. */
   readonly pace = input(1);
 
@@ -135,10 +150,12 @@ export class InstrumentPanel {
     const gauge = latest.get('gaugeKPa');
     const chamber = latest.get('chamberC');
     const core = latest.get('coreC');
+    const agar = latest.get('agarC');
     const air = this.instruments.air();
     return [
       ...(gauge ? [pressureWords(gauge.value)] : []),
       ...(chamber ? [`steam ${temperatureWords(chamber.value, 1)}`] : []),
+      ...(agar ? [`agar ${temperatureWords(agar.value, 1)}`] : []),
       ...(core ? [`middle ${temperatureWords(core.value, 1)}`] : []),
       ...(air !== undefined && air > 0.02 ? [`${formatNumber(air * 100)} % air`] : []),
     ].join(' · ');

@@ -1,44 +1,52 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import {
   APART_C,
   MINUTE_MS,
   POUR_FROM_C,
   POUR_UNTIL_C,
   SETS_C,
-  formatNumber,
-  type CookView,
+  pourClock,
+  type Likely,
+  type Pouring,
 } from '../../../../core/index';
-import { degreesWords, temperatureRange, temperatureWords } from '../../../data/words/measure-words';
-import { HouseStore } from '../../../data/store/house-store';
+import { Chime } from '../../../data/devices/chime';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
+import { degreesWords, temperatureRange, temperatureWords } from '../../../data/words/measure-words';
 import { shortTime } from '../../../data/words/words';
 import { ClockFace } from '../../../pieces/clock-face';
 import { Plaque } from '../../../pieces/plaque';
 import { AskNumber } from '../../../pieces/form/ask-number';
-import { codesOf } from '../../../data/views/codes-of';
-import { pourClock } from './pour-clock';
+import { InstrumentPanel } from '../cook/instrument-panel';
+import { PourCounts } from './pour-counts';
 
-/** Agar cooling to pouring heat: readings foretell the minute, and how long the window lasts. */
+type Stage = 'unknown' | 'hot' | 'open' | 'late';
+
+/** Agar of one batch cooling to pouring heat: readings foretell the minute and when it sets; then what was poured is told. */
 @Component({
   selector: 'nw-pour-screen',
-  imports: [AskNumber, ClockFace, MatButton, Plaque],
+  imports: [AskNumber, ClockFace, InstrumentPanel, MatButton, Plaque, PourCounts, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="card face" [class.needs]="isOpen()" aria-label="Agar cooling to pour">
+    <section class="card face" [class.needs]="stage() === 'open'" aria-label="Agar cooling to pour">
       <p class="what">
-        @for (code of codes(); track code) {
-          <nw-plaque [code]="code" />
-        }
-        <strong>Agar, cook {{ view().name }}</strong>
+        <nw-plaque [code]="pouring().view.code" />
+        <span
+          ><strong>{{ pouring().view.batch.formula?.name ?? 'Agar' }}</strong
+          ><span class="soft"
+            >, <a class="word" [routerLink]="['/stove/cook', cook().cook.id]">cook {{ cook().name }}</a
+            >{{ meltedWords() }}</span
+          ></span
+        >
       </p>
       @if (clock().window; as w) {
-        <nw-clock-face [minutes]="left()" [at]="isOpen() ? 'of the window' : 'to pouring heat'">
-          <p class="main-words">{{ isOpen() ? 'Pour now' : 'Pour at ' + at(w.opens.middle) }}</p>
+        <nw-clock-face [minutes]="left()" [at]="clockAt()">
+          <p class="main-words">{{ mainWords() }}</p>
           <p class="soft">
-            8 in 10: between {{ at(w.opens.low) }} and {{ latest(w.opens.high) }}; then about
-            {{ whole(w.lasts) }} min until it is {{ temperatureWords(until) }} and begins to set.
+            From {{ temperatureWords(from) }} {{ between(w.opens) }}; set, near {{ temperatureWords(sets) }},
+            {{ between(w.sets) }}: 8 in 10 for each.
             {{ w.sure ? '' : 'Readings ' + apart() + ' apart make it sure.' }}
           </p>
         </nw-clock-face>
@@ -49,8 +57,8 @@ import { pourClock } from './pour-clock';
           and dipped into a spare bottle.
         </p>
       }
-      @if (clock().problem; as words) {
-        <p class="rye">{{ words }}</p>
+      @if (clock().isRising) {
+        <p class="rye">The readings do not fall: measure again in some minutes.</p>
       }
       <nw-ask-number
         name="Agar is at"
@@ -62,17 +70,20 @@ import { pourClock } from './pour-clock';
         [answer]="lastWords()"
         [keep]="read"
       />
+      <p>{{ mistWords() }}</p>
       <p class="caution">
         Above boiling it erupts when it is moved: wait, then swirl at arm's length before pouring. Pour at
         {{ temperatureRange(until, from) }}; it sets near {{ temperatureWords(sets) }}.
       </p>
     </section>
     <div class="deeds">
-      <button type="button" [matButton]="isOpen() ? 'elevated' : 'outlined'" class="deed" (click)="poured()">
-        Poured<small>{{
-          isOpen() ? 'press when the last plate is poured' : 'press when you have poured'
-        }}</small>
-      </button>
+      <nw-pour-counts [pouring]="pouring()" [isOpen]="stage() === 'open' || stage() === 'late'" />
+      <nw-instrument-panel [view]="cook()" agar />
+      @if (chime.canAsk()) {
+        <button type="button" matButton class="word alarm" (click)="chime.ask()">
+          Alarm also while this page is hidden
+        </button>
+      }
     </div>
   `,
   styleUrl: '../stove-face.scss',
@@ -80,21 +91,17 @@ import { pourClock } from './pour-clock';
     .soft {
       font-size: 19px;
     }
-    .deed {
-      min-height: 84px;
-      font-size: 30px;
-    }
-    .deed small {
-      font-size: 18px;
+    .alarm {
+      justify-self: start;
     }
   `,
 })
 export class PourScreen {
-  readonly view = input.required<CookView>();
+  readonly pouring = input.required<Pouring>();
 
-  private readonly store = inject(HouseStore);
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
+  protected readonly chime = inject(Chime);
   protected readonly from = POUR_FROM_C;
   protected readonly until = POUR_UNTIL_C;
   protected readonly sets = SETS_C;
@@ -102,17 +109,59 @@ export class PourScreen {
   protected readonly temperatureWords = temperatureWords;
   protected readonly temperatureRange = temperatureRange;
   protected readonly apart = computed(() => degreesWords(APART_C, 0));
-  protected readonly clock = computed(() => pourClock(this.view()));
-  protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
-  protected readonly isOpen = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
-  /** Minutes until the window opens, then until it closes. */
-  protected readonly left = computed(() => {
+  protected readonly cook = computed(() => this.pouring().cook);
+  protected readonly clock = computed(() => {
+    const { logs, cook } = this.cook();
+    return pourClock(logs, cook.roomC, this.pouring().hotSinceMs);
+  });
+  private readonly closesMs = computed(() => {
     const { window, lastMs } = this.clock();
-    if (window === undefined || lastMs === undefined) {
-      return 0;
+    return window === undefined || lastMs === undefined
+      ? undefined
+      : lastMs + window.closes.middle * MINUTE_MS;
+  });
+  protected readonly stage = computed<Stage>(() => {
+    const now = this.time.now();
+    const [opensMs, closesMs] = [this.clock().opensMs, this.closesMs()];
+    if (opensMs === undefined || closesMs === undefined) {
+      return 'unknown';
     }
-    const end = this.isOpen() ? window.closes.middle : window.opens.middle;
-    return (lastMs + end * MINUTE_MS - this.time.now()) / MINUTE_MS;
+    return now < opensMs ? 'hot' : now < closesMs ? 'open' : 'late';
+  });
+  /** Minutes until the window opens, then until it closes, then until it has set. */
+  protected readonly left = computed(() => {
+    const { opensMs, setsMs } = this.clock();
+    const end = { unknown: undefined, hot: opensMs, open: this.closesMs(), late: setsMs }[this.stage()];
+    return end === undefined ? 0 : (end - this.time.now()) / MINUTE_MS;
+  });
+  protected readonly clockAt = computed(
+    () =>
+      ({ unknown: '', hot: 'to pouring heat', open: 'of the window', late: 'until it sets' })[this.stage()],
+  );
+  protected readonly mainWords = computed(() => {
+    const { opensMs } = this.clock();
+    const words: Record<Stage, string> = {
+      unknown: '',
+      hot: `Pour at ${opensMs === undefined ? '' : shortTime(opensMs, this.time.now())}`,
+      open: 'Pour now',
+      late: 'Pour at once, or keep it shut',
+    };
+    return words[this.stage()];
+  });
+  /** What heat and stack do to the lids. */
+  protected readonly mistWords = computed(() => {
+    const words: Record<Stage, string> = {
+      unknown:
+        'Hot agar steams the lids, and in a tall stack dishes stick. Cool agar in stacks of five to ten mists least.',
+      hot: 'Poured now it would run down the lids, and in a tall stack the dishes would stick to each other.',
+      open: 'Stacks of five to ten cool slowly and mist less than dishes side by side; a cup of warm water on the top one keeps its lid clear.',
+      late: 'It thickens: lumps do not level. What no longer flows can be kept shut and melted again.',
+    };
+    return words[this.stage()];
+  });
+  protected readonly meltedWords = computed(() => {
+    const { remelts } = this.pouring();
+    return remelts === 0 ? '' : `, melted again ${remelts === 1 ? 'once' : `${remelts} times`}`;
   });
   protected readonly lastWords = computed(() => {
     const { lastC, lastMs } = this.clock();
@@ -121,28 +170,22 @@ export class PourScreen {
       : `Last: ${temperatureWords(lastC, 1)} at ${shortTime(lastMs, this.time.now())}`;
   });
 
-  protected at(minutes: number): string {
-    return shortTime((this.clock().lastMs ?? 0) + minutes * MINUTE_MS, this.time.now());
-  }
-
-  protected latest(minutes: number): string {
-    return Number.isFinite(minutes) ? this.at(minutes) : 'much later';
-  }
-
-  protected whole(value: number): string {
-    return formatNumber(value);
+  /** A range that is one: what would be one minute is told as one. */
+  protected between({ low, high }: Likely): string {
+    const at = (minutes: number) =>
+      shortTime((this.clock().lastMs ?? 0) + minutes * MINUTE_MS, this.time.now());
+    if (!Number.isFinite(high)) {
+      return `not before ${at(low)}`;
+    }
+    return at(low) === at(high) ? `at ${at(low)}` : `between ${at(low)} and ${at(high)}`;
   }
 
   protected readonly read = (celsius: number): Promise<boolean> =>
     this.journal.say({
       kind: 'logged',
-      cookId: this.view().cook.id,
+      cookId: this.cook().cook.id,
       channel: 'agarC',
       source: 'typed',
       readings: [[0, celsius]],
     });
-
-  protected poured(): void {
-    void this.journal.say({ kind: 'poured', cookId: this.view().cook.id });
-  }
 }
