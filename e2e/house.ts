@@ -18,6 +18,13 @@ export async function furnish(page: Page, hands: Hands = mouse()): Promise<void>
   await expect(button(page, 'Make batch G1')).toBeVisible();
 }
 
+/** The second cooker that ships is put into the house: at the start only the first was said to be there. */
+export async function ownMultiCooker(page: Page): Promise<void> {
+  await visit(page, '/ledger?tab=settings');
+  await button(page, 'It is here').click();
+  await expect(page.getByRole('group', { name: 'Multi-cooker' })).toBeVisible();
+}
+
 /** The place itself, once its records are read: not the word that they are being read. */
 function placeOf(page: Page): Locator {
   return page.locator('main > :not(router-outlet, .reading)').first();
@@ -153,3 +160,9 @@ export async function readyToInoculate(page: Page): Promise<void> {
 
 /** The one deed that goes to work at the Box, whatever is to be read or passed over before. */
 export const BEGIN = /^(Begin|All read, begin|Go on all the same)/;
+
+/** A lid that comes off while its curve is still above boiling: it is asked, and was. */
+export async function openHot(page: Page, hands: Hands = mouse()): Promise<void> {
+  await hands.press(button(page, /^Open/));
+  await hands.press(button(page, /^It is open/));
+}

@@ -1,6 +1,18 @@
 import { expect, test, type Page } from '@playwright/test';
 import { take } from './hands.js';
-import { blank, button, cookAll, cookToPressure, furnish, go, noted, pass } from './house.js';
+import {
+  blank,
+  button,
+  cookAll,
+  cookToPressure,
+  furnish,
+  go,
+  noted,
+  openFormula,
+  ownMultiCooker,
+  pass,
+  visit,
+} from './house.js';
 
 /** Grain from its plan to vessels that wait for a cook; its clocks are pressed without waiting. */
 async function fill(page: Page, vessels: string, count: number, code: string): Promise<void> {
@@ -95,6 +107,7 @@ test('a multi-cooker has a valve that is shut, water of its own and no flame', a
   test.setTimeout(120_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await furnish(page);
+  await ownMultiCooker(page);
   await fill(page, 'pint jars', 4, 'G1');
   await button(page, 'Load a cook').click();
   await take(page.getByRole('combobox', { name: 'Cooker' }), 'multi-cooker');
@@ -111,4 +124,60 @@ test('a multi-cooker has a valve that is shut, water of its own and no flame', a
   await button(page, 'Pressure was lost').click();
   await expect(page.getByText('Clock stopped. See to its valve.')).toBeVisible();
   await expect(page.getByText(/[Ww]eight/)).toHaveCount(0);
+});
+
+test('one batch is split over steam of 90 and of 120 min and a pressure cooker, and the arms stay known', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await furnish(page);
+  await openFormula(page, /^Bulk/, 'Hardwood and bran 10 %');
+  await blank(page, 'How many').fill('6');
+  await button(page, 'Make batch B1').click();
+  await page.getByRole('link', { name: 'To the Stove' }).click();
+  await button(page, /^Mixed/).click();
+  await button(page, /^A few drops/).click();
+  await pass(page, 30);
+  await button(page, /^In the bags/).click();
+  await visit(page, '/ledger?tab=settings');
+  await take(page.getByLabel('What is it'), 'Large pot');
+  await button(page, 'Add it').click();
+  await expect(page.getByRole('group', { name: 'Large pot' })).toBeVisible();
+  await go(page, 'Stove');
+  for (const minutes of [90, 120]) {
+    await button(page, 'Load a cook').click();
+    await take(page.getByRole('combobox', { name: 'Cooker' }), 'large pot');
+    await page.getByRole('radio', { name: new RegExp(`^${minutes} min`) }).click();
+    await expect(page.getByText(`${minutes} min of open steam`, { exact: true })).toBeVisible();
+    await expect(page.getByText(/its coldest point has F0 almost 0 min/)).toBeVisible();
+    await button(page, 'All so, lid on').click();
+    await button(page, /^Steam is steady/).click();
+    await pass(page, minutes);
+    await button(page, /^Heat off/).click();
+    await pass(page, 15);
+    await button(page, /^Open/).click();
+    await expect(page.getByText('Steamed, not sterilized').first()).toBeVisible();
+  }
+  await button(page, 'Load a cook').click();
+  await take(page.getByRole('combobox', { name: 'Cooker' }), 'canner');
+  await button(page, 'All so, lid on').click();
+  for (const [step, minutes] of [
+    [/^Steam is steady/, 10],
+    [/^Weight on/, 6],
+    [/^At pressure/, 150],
+    [/^Heat off/, 80],
+    [/^Open/, 0],
+  ] as const) {
+    await button(page, step).click();
+    await pass(page, minutes);
+  }
+  await visit(page, '/batch/B1');
+  const arms = page.getByRole('region', { name: 'By what it was treated with' });
+  await expect(arms.getByText('90 min of open steam')).toBeVisible();
+  await expect(arms.getByText('120 min of open steam')).toBeVisible();
+  await expect(arms.getByText(/150 min at 15 psi/)).toBeVisible();
+  await visit(page, '/shelf');
+  await page.getByRole('radio', { name: /^Counter/ }).click();
+  await expect(page.getByText('Cook 1, 90 min of open steam')).toBeVisible();
+  await expect(page.getByText(/Cook 3, 150 min at 15 psi/)).toBeVisible();
 });

@@ -1,6 +1,18 @@
 import { expect, test } from '@playwright/test';
-import { take } from './hands.js';
-import { BEGIN, blank, button, cookToPressure, furnish, go, openDemo, pass, prepareGrain } from './house.js';
+import { mouse, take } from './hands.js';
+import {
+  BEGIN,
+  blank,
+  button,
+  cookToPressure,
+  furnish,
+  go,
+  openDemo,
+  openHot,
+  ownMultiCooker,
+  pass,
+  prepareGrain,
+} from './house.js';
 
 test('two things at the Stove: one large, the other a card; the screen never swaps them itself', async ({
   page,
@@ -27,6 +39,8 @@ test('two things at the Stove: one large, the other a card; the screen never swa
 test('a second cooker can be loaded while the first is on', async ({ page }) => {
   test.setTimeout(120_000);
   await furnish(page);
+  await ownMultiCooker(page);
+  await go(page, 'Desk');
   await take(page.getByRole('combobox', { name: 'Vessels' }), 'pint jars');
   await blank(page, 'How many').fill('2');
   await prepareGrain(page, 'G1');
@@ -91,7 +105,7 @@ test('lid on is one deed: taken back it unloads, put back it is on again', async
 test('a sitting at the Box survives a reload in mid-work', async ({ page }) => {
   await openDemo(page, 'stove');
   await button(page, /^Heat off/).click();
-  await button(page, /^Open/).click();
+  await openHot(page);
   await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
   await page.keyboard.press('3');
   await page.getByLabel('A thermometer on the glass shows').fill('24');
@@ -167,7 +181,7 @@ test.describe('on a phone', () => {
   test('in gloved work the bar and the Today line step aside', async ({ page }) => {
     await openDemo(page, 'stove');
     await button(page, /^Heat off/).tap();
-    await button(page, /^Open/).tap();
+    await openHot(page, mouse('tap'));
     await expect(page.getByRole('heading', { name: 'Canner is open, and warm yet.' })).toBeVisible();
     await page.goto('/demo/box?work=G28:1.2*L12-1*2');
     await expect(page.getByText('jar 1 of 2')).toBeVisible();

@@ -1,19 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import {
-  MINUTE_MS,
-  becameOf,
-  formatNumber,
-  fuelOf,
-  heldMs,
-  isOn,
-  type BecameOf,
-  type CookView,
-} from '../../core/index';
+import { MINUTE_MS, becameOf, formatNumber, fuelOf, heldMs, isOn, type CookView } from '../../core/index';
 import { Time } from '../data/clock/time';
 import { HouseStore } from '../data/store/house-store';
-import { fuelWords, pressureWords } from '../data/words/measure-words';
+import { fuelWords, heldAtWords } from '../data/words/measure-words';
+import { becameWords } from '../data/words/became-words';
 import { verdictWord } from '../data/words/verdict-word';
 import { shortTime } from '../data/words/words';
 import { Plaque } from './plaque';
@@ -129,22 +121,8 @@ export class CookList {
       verdict: word,
       tone,
       when: shortTime(state.lidOnMs ?? Date.parse(cook.plannedAt), this.time.now()),
-      what: `${cook.applianceName}, ${loadWords(view)}; held ${held} of ${formatNumber(cook.holdMinutes)} min at ${pressureWords(cook.gaugeKPa)}${fuel === undefined ? '' : `, about ${fuel}`}.`,
+      what: `${cook.applianceName}, ${loadWords(view)}; held ${held} of ${formatNumber(cook.holdMinutes)} min at ${heldAtWords(cook.gaugeKPa)}${fuel === undefined ? '' : `, about ${fuel}`}.`,
       became: became === '' ? '' : ` ${became}`,
     };
   }
-}
-
-const BECAME: readonly (readonly [keyof BecameOf, string])[] = [
-  ['sound', 'sound'],
-  ['waiting', 'waiting for a culture'],
-  ['spoiled', 'spoiled'],
-  ['lost', 'lost'],
-  ['done', 'done with'],
-  ['elsewhere', 'cooked elsewhere or waiting for it'],
-];
-
-function becameWords(became: BecameOf): string {
-  const parts = BECAME.filter(([key]) => became[key] > 0).map(([key, words]) => `${became[key]} ${words}`);
-  return parts.length === 0 ? '' : `Today: ${parts.join(', ')}.`;
 }

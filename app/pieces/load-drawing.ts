@@ -18,6 +18,8 @@ export interface DrawnVessels {
 const MM3_PER_ML = 1000;
 /** Between two layers side by side, mm. */
 const GAP_MM = 30;
+/** A bag's rack stands so far above the water where it can. Our choice. */
+const ABOVE_WATER_MM = 12;
 const MARK_MM = { least: 11, most: 26 };
 
 /** A pot as it is loaded: each layer from above, and all of it from the side, with its water. */
@@ -155,12 +157,18 @@ export class LoadDrawing {
         const halfMm = v.kind === 'circle' ? v.radiusMm : v.halfXMm;
         return { ...v, leftMm: v.xMm - halfMm + 1.5, widthMm: 2 * halfMm - 3 };
       });
+    const waterMm = Math.min(heightMm, (this.waterMl() * MM3_PER_ML) / (Math.PI * (diameterMm / 2) ** 2));
+    // Water never comes up to a bag: its rack stands higher, as far as the pot allows.
+    const lowestMm = Math.min(...vessels.map((v) => v.footMm));
+    const roomMm = heightMm - Math.max(...vessels.map((v) => v.footMm + v.heightMm));
+    const wantedMm = vessels.some((v) => v.kind === 'brick') ? waterMm + ABOVE_WATER_MM - lowestMm : 0;
+    const liftMm = vessels.length === 0 ? 0 : Math.max(0, Math.min(wantedMm, roomMm));
     return {
       xMm: Math.max(1, this.layers().length) * this.apart(),
       yMm: heightMm - this.radiusMm(),
-      waterMm: Math.min(heightMm, (this.waterMl() * MM3_PER_ML) / (Math.PI * (diameterMm / 2) ** 2)),
-      racksMm: [...new Set(vessels.map((v) => v.footMm))],
-      vessels,
+      waterMm,
+      racksMm: [...new Set(vessels.map((v) => v.footMm + liftMm))],
+      vessels: vessels.map((v) => ({ ...v, footMm: v.footMm + liftMm })),
     };
   });
   protected readonly box = computed(() => {

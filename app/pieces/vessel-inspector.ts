@@ -210,7 +210,7 @@ export class VesselInspector {
       this.isControl()
         ? 'control, without a culture'
         : at === undefined || !this.isRunning()
-          ? blankWords(this.vessel(), this.time.now()) || PHASE_WORDS[state.phase]
+          ? blankWords([this.vessel()], this.time.now()) || PHASE_WORDS[state.phase]
           : dayWords(Date.parse(at), this.time.now()),
       this.isRunning() ? this.fullWords() : '',
       this.isGone() || this.isUnmade() ? '' : `stands: ${this.hereName()}`,

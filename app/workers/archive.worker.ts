@@ -3,7 +3,7 @@ import { openArchive, type ByteSource } from '../../core/index';
 import { bringIn } from '../data/journal/bring-in';
 import { HouseDb } from '../data/store/house-db';
 import { takeOut, takeOutCsv } from '../data/journal/take-out';
-import { messageOf } from '../data/words/message-of';
+import { archiveMessageOf } from '../data/words/archive-fault-words';
 import type { Answer, ArchiveApi, Progress } from './archive-protocol';
 
 /** Checking takes about as long as keeping. */
@@ -19,7 +19,7 @@ async function withHouse<T>(name: string, act: (db: HouseDb) => Promise<T>): Pro
     await db.openOurs();
     return { ok: true, value: await act(db) };
   } catch (error) {
-    return { ok: false, message: messageOf(error) };
+    return { ok: false, message: archiveMessageOf(error) };
   } finally {
     db.close();
   }
@@ -87,7 +87,7 @@ function openChecked(file: Blob, onProgress: (share: number) => void): ReturnTyp
   try {
     return openArchive(sourceOfFile(file), onProgress);
   } catch (error) {
-    throw new Error(`${messageOf(error)} Nothing was changed.`, { cause: error });
+    throw new Error(`${archiveMessageOf(error)} Nothing was changed.`, { cause: error });
   }
 }
 

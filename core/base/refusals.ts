@@ -177,6 +177,8 @@ export interface Refusals {
     readonly added: number;
   };
   /** The hold is infinite where none would do. */
+  /** What it holds outlives boiling. */
+  'not-in-steam': { readonly appliance: string };
   'hold-too-long': {
     readonly appliance: string;
     readonly chamberC: number;

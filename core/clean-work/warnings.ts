@@ -123,7 +123,9 @@ function notReady(target: VesselView, house: House, nowMs: number): Held[] {
   }
   return [
     ...mishap,
-    ...((coolMsOf(target, house) ?? 0) > nowMs ? [{ warning: 'stillHot' as const, codes, name: cook.name }] : []),
+    ...((coolMsOf(target, house) ?? 0) > nowMs
+      ? [{ warning: 'stillHot' as const, codes, name: cook.name }]
+      : []),
     ...(cook.verdict.word === 'not-sterile' || cook.verdict.word === 'void'
       ? [{ warning: 'cookShort' as const, codes, name: cook.name, verdict: cook.verdict }]
       : []),

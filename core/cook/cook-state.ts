@@ -30,7 +30,8 @@ const START: CookState = { phase: 'loaded', heldBeforeMs: 0, losses: 0 };
 /** Which step may follow which phase. Anything else is refused before it is written. */
 const ALLOWED: Readonly<Record<CookPhase, readonly CookStep[]>> = {
   loaded: ['lidOn', 'stop'],
-  heating: ['steamSteady', 'boiledDry', 'stop'],
+  // In open steam nothing is shut: its time counts from steady steam.
+  heating: ['steamSteady', 'atPressure', 'boiledDry', 'stop'],
   venting: ['weightOn', 'boiledDry', 'stop'],
   comingUp: ['atPressure', 'boiledDry', 'stop'],
   holding: ['pressureLost', 'heatOff', 'boiledDry', 'stop'],

@@ -27,7 +27,15 @@ export { footprintOf, potOf, type Footprint, type Pot } from './footprint.js';
 export { likeInPot, packPot, packTogether, type PackedPot, type PlacedVessel } from './pack-pot.js';
 export { likelyPlaces, placesOf } from './places-in.js';
 export { APPLIANCE_STARTS, newAppliance } from './new-appliance.js';
-export { closesBy, isPressureCooker, shownGaugeKPa, trueGaugeKPa, waterLossOf } from './pot.js';
+export {
+  closesBy,
+  isOpenSteam,
+  isPressureCooker,
+  shownGaugeKPa,
+  takesLoads,
+  trueGaugeKPa,
+  waterLossOf,
+} from './pot.js';
 export { pressuresOf, readPressureSteps, usualGaugeKPa, type PressureChoice } from './pressure-choice.js';
 export {
   SAFE_CORE_C,
@@ -38,7 +46,8 @@ export {
   type CoreCooling,
 } from './core-cooling.js';
 export { TRADE_GAUGE_KPA, relativeHold, runOf, tradeChamberC, tradeF0 } from './relative-hold.js';
-export { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
+export { whyNotOffered, type WaitsForCook, type WhyNotOffered } from './why-not-offered.js';
+export { steamHold, tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 export {
   USUAL_TARGET_F0,
   cookVerdict,

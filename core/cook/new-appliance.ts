@@ -55,6 +55,18 @@ export const APPLIANCE_STARTS: Readonly<Record<ApplianceKind, Start>> = {
     mostWaterMl: 4000,
     places: CANNER_PLACES,
   },
+  pot: {
+    name: 'Large pot',
+    volumeL: 20,
+    ratedPsi: 0,
+    heat: 'gas',
+    gauge: 'none',
+    netKW: 1.5,
+    emptyKg: 2.5,
+    leastWaterMl: 2000,
+    mostWaterMl: 6000,
+    places: { ...CANNER_PLACES, 'block-bag': 2 },
+  },
   steamDrum: {
     name: 'Steam drum',
     volumeL: 200,

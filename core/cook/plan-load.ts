@@ -1,6 +1,7 @@
 import { likeTogether, type LoadMember } from './load-member.js';
 import type { CookPlan, CookWish } from './programme.js';
-import { tradeHold } from './trade-holds.js';
+import { isPressureCooker } from './pot.js';
+import { steamHold, tradeHold } from './trade-holds.js';
 
 /** A whole load: several kinds of vessel may stand in it. */
 export interface LoadWish extends Omit<CookWish, keyof LoadMember | 'beside' | 'house'> {
@@ -32,8 +33,11 @@ export function planLoad(
   planOf: (wish: Omit<CookWish, 'house'>) => CookPlan,
 ): LoadPlan {
   const together = likeTogether(members).map(({ heaviest, count }) => ({ ...heaviest, count }));
+  // Steam at no pressure has one list of schools for all that it may be used for.
+  const forAll = isPressureCooker(wish.appliance) ? {} : { schoolMinutes };
   const wishFor = (member: LoadMember) => ({
     ...wish,
+    ...forAll,
     ...member,
     beside: together.filter((k) => k !== member),
   });
@@ -48,7 +52,7 @@ export function planLoad(
   const plan = planOf({
     ...wishFor(slowest!.member),
     withTools,
-    schoolMinutes: schoolOf(slowest!.member, schoolMinutes),
+    schoolMinutes: schoolOf(wish.appliance, slowest!.member, schoolMinutes),
     chosenHoldMinutes,
     leastHoldMinutes: Math.max(wish.leastHoldMinutes ?? 0, next?.plan?.holdMinutes ?? 0),
   });
@@ -59,6 +63,11 @@ export function planLoad(
 }
 
 /** A school stays chosen while the slowest vessels have it. */
-function schoolOf({ vessel, stage }: LoadMember, minutes: number | undefined): number | undefined {
-  return tradeHold(vessel, stage).schools.find((s) => s.minutes === minutes)?.minutes;
+function schoolOf(
+  appliance: LoadWish['appliance'],
+  { vessel, stage = 'grain' }: LoadMember,
+  minutes: number | undefined,
+): number | undefined {
+  const trade = isPressureCooker(appliance) ? tradeHold(vessel, stage) : steamHold(stage);
+  return trade?.schools.find((s) => s.minutes === minutes)?.minutes;
 }

@@ -1,5 +1,5 @@
 import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
-import type { Appliance, Household } from '../record/definitions.js';
+import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
@@ -17,7 +17,7 @@ import { isPressureCooker, waterLossOf } from './pot.js';
 import { usualGaugeKPa } from './pressure-choice.js';
 import type { Standing } from './standing.js';
 import { relativeHold } from './relative-hold.js';
-import { tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
+import { steamHold, tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
 /** A full plume for ten minutes: USDA Complete Guide to Home Canning. */
 export const VENT_MINUTES = 10;
@@ -37,7 +37,7 @@ export interface CookPlan {
   readonly trade: TradeHold;
   /** The school whose hold was turned into this one. */
   readonly schoolMinutes: number;
-  /** What gives the same middle F0 as the school's hold, before rounding and limits; absent where steam is too cool for it. */
+  /** What gives the same middle F0 as the school's hold, before rounding and limits; absent where steam is too cool for it. In open steam the school's own. */
   readonly relativeMinutes?: number;
   readonly basis: 'trade' | 'measured';
   /** The hold is somebody's own, and follows from neither. */
@@ -100,15 +100,13 @@ export function planCook(wish: CookWish): CookPlan {
   const { appliance, house, vessel, learned } = wish;
   const stage = wish.stage ?? 'grain';
   const atmosphereKPa = householdAtmosphereKPa(house);
-  const gaugeKPa = Math.min(
-    isPressureCooker(appliance) ? appliance.ratedGaugeKPa : 0,
-    wish.gaugeKPa ?? usualGaugeKPa(appliance),
-  );
+  const isOpen = !isPressureCooker(appliance);
+  const gaugeKPa = isOpen ? 0 : Math.min(appliance.ratedGaugeKPa, wish.gaugeKPa ?? usualGaugeKPa(appliance));
   const chamberC = chamberTemperature({ gaugeKPa, atmosphereKPa });
   const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
-  const ventMinutes = wish.ventMinutes ?? VENT_MINUTES;
+  const ventMinutes = isOpen ? 0 : (wish.ventMinutes ?? VENT_MINUTES);
   const coolingRate = learned?.coolingRate ?? CANNER_COOLING_RATE;
-  const trade = tradeHold(vessel, stage);
+  const trade = holdsFor(appliance, vessel, stage);
   const schoolMinutes = wish.schoolMinutes ?? (wish.isUnsoaked === true ? trade.most : trade.minutes);
   const places = placesOf(appliance, vessel);
   const inPot: LoadMember = { ...wish, count: Math.min(wish.count, Math.max(places, 1)) };
@@ -125,7 +123,9 @@ export function planCook(wish: CookWish): CookPlan {
     ventMinutes,
     coolingRate,
   };
-  const relativeMinutes = relativeHold(contents, planned, trade, schoolMinutes, startC);
+  const relativeMinutes = isOpen
+    ? schoolMinutes
+    : relativeHold(contents, planned, trade, schoolMinutes, startC);
   const forTools = wish.withTools === true ? toolsMinutes(chamberC) : undefined;
   const holdMinutes = holdOf(
     { ...wish, leastHoldMinutes: Math.max(wish.leastHoldMinutes ?? 0, forTools ?? 0) },
@@ -169,6 +169,22 @@ export function planCook(wish: CookWish): CookPlan {
   };
 }
 
+/**
+ * What the trade holds such vessels in such a cooker.
+ *
+ * @throws CoreError `not-in-steam` where boiling is not enough
+ */
+function holdsFor(appliance: Appliance, vessel: VesselType, stage: Stage): TradeHold {
+  if (isPressureCooker(appliance)) {
+    return tradeHold(vessel, stage);
+  }
+  const hold = steamHold(stage);
+  if (hold === undefined) {
+    throw new CoreError('not-in-steam', { appliance: appliance.name });
+  }
+  return hold;
+}
+
 /** To the next five minutes, upward; for a smaller vessel never below the shortest school of its kind. */
 function holdOf(
   { appliance, measuredHoldMinutes, chosenHoldMinutes, leastHoldMinutes = 0 }: CookWish,
@@ -210,6 +226,10 @@ export function schoolsHere(
   planned: Omit<PlannedRun, 'holdMinutes'>,
   startC: number,
 ): readonly SchoolHere[] {
+  if (planned.chamberC <= planned.boilC) {
+    const open = steamHold(contents.stage);
+    return (open?.schools ?? []).map((school) => ({ ...school, hereMinutes: school.minutes }));
+  }
   const trade = tradeHold(contents.vessel, contents.stage);
   return trade.schools.map((school) => {
     const relative = relativeHold(contents, planned, trade, school.minutes, startC);

@@ -115,3 +115,55 @@ export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold
     reference: { vessel: shippedVessel(vesselId), stage: said },
   };
 }
+
+const STEAM_HOLDS: readonly {
+  readonly is: (stage: Stage) => boolean;
+  readonly words: string;
+  readonly vesselId: string;
+  readonly stage: Stage;
+  readonly schools: Schools;
+}[] = [
+  {
+    is: isDissolved,
+    words: 'bottles and jars in steam at no pressure',
+    vesselId: 'bottle-500',
+    stage: 'liquid',
+    schools: [
+      { minutes: 45, words: 'small bottles' },
+      { minutes: 60, words: 'most bottles' },
+      { minutes: 90, words: 'large bottles, to be surer' },
+    ],
+  },
+  {
+    is: (stage) => stage === 'bulk',
+    words: 'wood, straw and paper in steam at no pressure',
+    vesselId: 'block-bag',
+    stage: 'bulk',
+    schools: [
+      { minutes: 90, words: 'plain straw, chips and paper' },
+      { minutes: 120, words: 'most plain wood' },
+      { minutes: 180, words: 'large bags, tight loads' },
+    ],
+  },
+];
+
+/**
+ * The trade's times in open steam, from steady steam on; whatever the altitude, since nobody says otherwise. Undefined for
+ * grain, whose spores outlive boiling.
+ */
+export function steamHold(stage: Stage): TradeHold | undefined {
+  const found = STEAM_HOLDS.find((h) => h.is(stage));
+  if (found === undefined) {
+    return undefined;
+  }
+  const { words, schools, vesselId, stage: said } = found;
+  const [short, middle, long] = schools;
+  return {
+    minutes: middle.minutes,
+    least: short.minutes,
+    most: long.minutes,
+    words,
+    schools,
+    reference: { vessel: shippedVessel(vesselId), stage: said },
+  };
+}

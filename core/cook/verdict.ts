@@ -4,7 +4,7 @@ import type { CookState } from './cook-state.js';
 import { MINUTE_MS } from '../base/time.js';
 import { lethalRate } from '../heat/lethality.js';
 
-export type VerdictWord = 'proved' | 'by-time' | 'not-sterile' | 'void' | 'open';
+export type VerdictWord = 'proved' | 'by-time' | 'steamed' | 'not-sterile' | 'void' | 'open';
 
 export type VerdictReason =
   | 'spores died'
@@ -17,6 +17,7 @@ export type VerdictReason =
   | 'proofs contradict'
   | 'strip only'
   | 'held as planned'
+  | 'steamed as planned'
   | 'held too short'
   | 'hardly vented'
   | 'boiled dry'
@@ -52,7 +53,7 @@ const MAXIMUM_LAG_C = 6;
  */
 export function cookVerdict(
   state: CookState,
-  cook: Pick<Cook, 'holdMinutes' | 'chamberC' | 'targetF0'>,
+  cook: Pick<Cook, 'holdMinutes' | 'chamberC' | 'targetF0' | 'closes'>,
   evidence: CookEvidence = { proofs: [] },
 ): CookVerdict {
   if (state.phase === 'ended') {
@@ -60,6 +61,10 @@ export function cookVerdict(
   }
   if (state.heatOffMs === undefined) {
     return { word: 'open', reasons: [] };
+  }
+  if (cook.closes === 'never') {
+    // Boiling sterilizes nothing: a proof that it did not would say what is known, and a clock says that it was done.
+    return byClock({ ...state, ventMinutes: LEAST_VENT_MINUTES }, cook, 'steamed');
   }
   const proof = byProof(cook, state.heldBeforeMs / MINUTE_MS, evidence);
   const clock = byClock(state, cook);
@@ -118,7 +123,11 @@ function mostF0(highestC: number, heldMinutes: number): number {
   return heldMinutes * lethalRate(highestC);
 }
 
-function byClock(state: CookState, cook: Pick<Cook, 'holdMinutes'>): CookVerdict {
+function byClock(
+  state: CookState,
+  cook: Pick<Cook, 'holdMinutes'>,
+  good: 'by-time' | 'steamed' = 'by-time',
+): CookVerdict {
   const reasons: VerdictReason[] = [];
   if ((state.ventMinutes ?? 0) < LEAST_VENT_MINUTES - ROUNDING_MINUTES) {
     reasons.push('hardly vented');
@@ -128,5 +137,5 @@ function byClock(state: CookState, cook: Pick<Cook, 'holdMinutes'>): CookVerdict
   }
   return reasons.length > 0
     ? { word: 'not-sterile', reasons }
-    : { word: 'by-time', reasons: ['held as planned'] };
+    : { word: good, reasons: [good === 'steamed' ? 'steamed as planned' : 'held as planned'] };
 }

@@ -1,3 +1,4 @@
+import type { VesselId } from '../record/ids.js';
 import type { CookView, House, VesselView } from './derive/house.js';
 
 /** How the vessels of a cook fare today; they add up to all that were in it. Whole numbers. */
@@ -19,10 +20,14 @@ export interface BecameOf {
 const SPOILED = new Set(['contaminated', 'moldyBeforeUse']);
 const LOST = new Set(['cracked', 'split', 'spilt', 'dropped', 'driedOut', 'eatenByMice', 'notSet']);
 
-/** What became of the load of a cook. */
-export function becameOf(cook: CookView, house: House): BecameOf {
+/** What became of the load of a cook, or of a part of it. */
+export function becameOf(
+  cook: CookView,
+  house: House,
+  vesselIds: readonly VesselId[] = cook.vesselIds,
+): BecameOf {
   const counts = { waiting: 0, sound: 0, spoiled: 0, lost: 0, done: 0, elsewhere: 0 };
-  for (const id of cook.vesselIds) {
+  for (const id of vesselIds) {
     const vessel = house.vesselById.get(id);
     counts[vessel === undefined ? 'elsewhere' : fateIn(cook, vessel)]++;
   }

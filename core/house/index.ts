@@ -33,6 +33,7 @@ export {
   waitsToPour,
   type Pouring,
 } from './pouring.js';
+export { armsOf, type Arm } from './arms.js';
 export { becameOf, type BecameOf } from './became-of.js';
 export { outcomeOf } from './outcome-of.js';
 export { checkReadings } from './check-readings.js';

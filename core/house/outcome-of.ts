@@ -1,5 +1,6 @@
 import { DAY_MS, MINUTE_MS } from '../base/time.js';
 import { cookRun } from '../cook/cook-heat.js';
+import { isOpenSteam } from '../cook/pot.js';
 import { carriesSpores } from '../cook/load-model.js';
 import type { Observation } from '../heat/band/evidence.js';
 import type { VesselId } from '../record/ids.js';
@@ -13,12 +14,12 @@ const COOLED_MS = 180 * MINUTE_MS;
 /**
  * What became of the vessels of one cook, as far as it speaks of the cook: those that rotted wet without a cause in what was
  * put in, and those that stood three weeks without. Mold says nothing of it: it comes from the air or with the culture.
- * Trouble shows before soundness does, so a cook says nothing until all its vessels had their time.
+ * Nor do vessels in open steam: what keeps there had few spores, not much heat. Trouble shows before soundness does, so a cook says nothing until all its vessels had their time.
  */
 export function outcomeOf(view: CookView, house: House, nowMs: number): readonly Observation[] {
   const { heatOffMs, phase } = view.state;
   const [slowest] = view.kinds;
-  if (heatOffMs === undefined || phase === 'ended' || slowest === undefined) {
+  if (heatOffMs === undefined || phase === 'ended' || slowest === undefined || isOpenSteam(view.cook)) {
     return [];
   }
   // The run is that of the slowest kind; what the others came to says nothing of it.

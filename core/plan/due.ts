@@ -27,7 +27,8 @@ export type Deed =
   | { readonly kind: 'prepare'; readonly batch: string; readonly step: HydrationStep; readonly deed: string }
   | { readonly kind: 'load'; readonly batch: string; readonly isNext: boolean }
   | {
-      readonly kind: 'lidOn' | 'weightOn' | 'valveShut' | 'heatOff' | 'pressureLost' | 'openCook';
+      readonly kind:
+        'lidOn' | 'weightOn' | 'valveShut' | 'heatOff' | 'pressureLost' | 'steamLost' | 'openCook';
       /** Name of the cook. */
       readonly cook: string;
     }
@@ -172,7 +173,12 @@ function nextForCook({ cook, state, name }: CookView, nowMs: number): DueItem | 
         true,
       );
     case 'lost':
-      return due('stove', sinceMs, { kind: 'pressureLost', cook: name }, true);
+      return due(
+        'stove',
+        sinceMs,
+        { kind: cook.closes === 'never' ? 'steamLost' : 'pressureLost', cook: name },
+        true,
+      );
     case 'cooling':
       return due(
         'stove',

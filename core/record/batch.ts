@@ -110,8 +110,8 @@ export const Cook = z.strictObject({
       factor: z.number().positive().max(100).optional(),
     })
     .optional(),
-  /** How it is shut when its air is out: a weight goes on, or a valve is shut. A weight if left out. */
-  closes: z.enum(['weight', 'valve']).optional(),
+  /** How it is shut when its air is out: a weight goes on, a valve is shut, or, in open steam, never. A weight if left out. */
+  closes: z.enum(['weight', 'valve', 'never']).optional(),
   /** F0 that the coldest point should get, min. */
   targetF0: z.number().positive().max(200).optional(),
   /** The school whose hold was turned into this one's, minutes. */

@@ -238,6 +238,7 @@ export const ApplianceKind = z.enum([
   'canner',
   'multiCooker',
   'autoclave',
+  'pot',
   'steamDrum',
   'hotBath',
   'bucket',

@@ -6,6 +6,7 @@ import {
   FlushQuality,
   FlushUse,
   GrowthLook,
+  MeltedIn,
   Opening,
   Tending,
   OutTo,
@@ -57,6 +58,8 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
     { kind: 'number', field: 'layers', unit: '', whole: true },
     { kind: 'choice', field: 'between', options: Between.options, canBeNone: true },
   ],
+  agarPoured: [{ kind: 'number', field: 'leftOverMl', unit: 'ml' }],
+  bottlesMelted: [{ kind: 'choice', field: 'how', options: MeltedIn.options }],
   waterLeft: [{ kind: 'number', field: 'leftMl', unit: 'ml' }],
   coreRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
   inoculated: [

@@ -69,13 +69,21 @@ export function keepingWords(view: VesselView, house: House, nowMs: number): str
   ].join(', ');
 }
 
-/** "blank, poured 3 days ago, wrapped": of a plate without a culture; empty for one of which nothing was told. */
-export function blankWords({ state }: VesselView, nowMs: number): string {
-  const { pouredAt, wrappedAt } = state;
-  if (state.phase !== 'cooked' || pouredAt === undefined) {
+/** "blank, poured 3 days ago, wrapped": of plates without a culture; empty where nothing was told of them. */
+export function blankWords(views: readonly VesselView[], nowMs: number): string {
+  const blank = views.filter(({ state }) => state.phase === 'cooked' && state.pouredAt !== undefined);
+  const ages = blank.map((v) => differenceInCalendarDays(nowMs, Date.parse(v.state.pouredAt!)));
+  const wrapped = blank.filter((v) => v.state.wrappedAt !== undefined).length;
+  if (blank.length === 0) {
     return '';
   }
-  const days = differenceInCalendarDays(nowMs, Date.parse(pouredAt));
-  const age = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
-  return `blank, poured ${age}, ${wrappedAt === undefined ? 'not wrapped' : 'wrapped'}`;
+  const [youngest, oldest] = [Math.min(...ages), Math.max(...ages)];
+  const age = youngest === oldest ? agoWords(oldest) : `${agoWords(oldest)} to ${agoWords(youngest)}`;
+  const wraps =
+    wrapped === 0 ? 'not wrapped' : wrapped === blank.length ? 'wrapped' : `${wrapped} of them wrapped`;
+  return `blank, poured ${age}, ${wraps}`;
+}
+
+function agoWords(days: number): string {
+  return days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
 }

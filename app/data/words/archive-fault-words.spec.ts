@@ -1,5 +1,5 @@
-import type { ArchiveFault } from '../../../core/index';
-import { archiveFaultWords } from './archive-fault-words';
+import { CoreError, type ArchiveFault } from '../../../core/index';
+import { archiveFaultWords, archiveMessageOf } from './archive-fault-words';
 
 /** Each fault with the sentence that a person reads. */
 const CASES: readonly (readonly [ArchiveFault, string])[] = [
@@ -51,6 +51,12 @@ describe('what is wrong with an archive', () => {
   it('is told apart from a file that is none of ours', () => {
     expect(archiveFaultWords({ fault: 'not-whole' })).toContain('cut short, damaged or another kind of file');
     expect(archiveFaultWords({ fault: 'not-ours' })).toContain('manifest.json is missing');
+  });
+
+  it('is told for a refusal of an archive, and anything else in its own words', () => {
+    const refusal = new CoreError('bad-archive', { fault: 'lacks', file: 'a' });
+    expect(archiveMessageOf(refusal)).toBe('The archive lacks a.');
+    expect(archiveMessageOf(new Error('broken'))).toBe('broken');
   });
 
   it('tells a long name from a file only so far', () => {

@@ -1,4 +1,6 @@
+import { isRefusal, type CoreError } from '../../../core/base/errors';
 import type { ArchiveFault } from '../../../core/index';
+import { messageOf } from './message-of';
 import { shortened } from './shortened';
 
 const MB = 1e6;
@@ -53,4 +55,13 @@ function inMb(bytes: number): string {
 
 function short(name: string): string {
   return shortened(name, MOST_OF_NAME);
+}
+
+/** What went wrong while an archive was read or written, for a person. */
+export function archiveMessageOf(error: unknown): string {
+  return isRefusal(error) && isOfArchive(error) ? archiveFaultWords(error.params) : messageOf(error);
+}
+
+function isOfArchive(error: CoreError): error is CoreError<'bad-archive'> {
+  return error.code === 'bad-archive';
 }

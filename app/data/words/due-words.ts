@@ -28,6 +28,8 @@ export function deedWords(deed: Deed): string {
       return `Heat off, cook ${deed.cook}`;
     case 'pressureLost':
       return `Pressure is lost, cook ${deed.cook}`;
+    case 'steamLost':
+      return `Steam stopped, cook ${deed.cook}`;
     case 'openCook':
       return `Open cook ${deed.cook}`;
     case 'inoculate':

@@ -1,4 +1,5 @@
-import type { Beside, VesselType } from '../../../core/index';
+import type { Beside, CookView, VesselType } from '../../../core/index';
+import { heldAtWords } from './measure-words';
 import { besideWords, vesselCount } from './words';
 
 /** What stands in a cook, or is to: "4 pint jars, 1 grain bag, 1 wrapped tool". */
@@ -10,4 +11,9 @@ export function loadWords({
   readonly beside: readonly Beside[];
 }): string {
   return [...kinds.map((k) => vesselCount(k.count, k.vessel)), ...beside.map(besideWords)].join(', ');
+}
+
+/** What a cook was planned to do: "90 min of open steam", "100 min at 15 psi". */
+export function treatmentWords({ cook }: Pick<CookView, 'cook'>): string {
+  return `${cook.holdMinutes} min ${cook.closes === 'never' ? 'of' : 'at'} ${heldAtWords(cook.gaugeKPa)}`;
 }

@@ -88,6 +88,11 @@ export function pressureWords(gaugeKPa: number): string {
   return `${formatNumber(value, pressure === 'bar' ? 2 : Math.abs(value - Math.round(value)) < 0.05 ? 0 : 1)} ${pressure}`;
 }
 
+/** What a cook is held at: "15 psi"; or "open steam". */
+export function heldAtWords(gaugeKPa: number): string {
+  return gaugeKPa === 0 ? 'open steam' : pressureWords(gaugeKPa);
+}
+
 /** As the scale of this household shows it. @param stepG of the scale */
 export function weighedFigure(massG: number, stepG: number): Figure {
   return figureOf(massG, 'g', decimalsOf(stepG));

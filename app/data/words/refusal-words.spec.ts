@@ -3,7 +3,6 @@ import {
   checkEntry,
   parseWithin,
   requireWithin,
-  type ArchiveFault,
   type RangeRule,
   type RefusalCode,
   type Refusals,
@@ -76,9 +75,6 @@ describe('why something was refused', () => {
       'Dose must be above 0 and at most 5.0 ml: L1-1 holds 10 ml for 2. You typed 6 ml.',
     );
     expect(saying('bad-dose', { ...dose, sources: ['L1-1', 'L1-2'] })).toMatch(/L1-1, L1-2 hold 10 ml/);
-    const rows = { fault: 'rows-missing', file: 'entries.jsonl', held: 0 } as const;
-    expect(saying('bad-archive', { ...rows, counted: 1 })).toMatch(/must hold 1 row,/);
-    expect(saying('bad-archive', { ...rows, counted: 2 })).toMatch(/must hold 2 rows,/);
   });
 
   it('says what a vessel or a step must be, and what it is', () => {
@@ -109,35 +105,6 @@ describe('why something was refused', () => {
     expect(saying('later-impossible', { named: ['harvest of B1-1'], more: 2, cause })).toBe(
       'With that, later entries would be impossible: harvest of B1-1; and 2 more. (B1-1 must be opened and in the tent. It is running.) They can be struck together in the history.',
     );
-  });
-
-  it('has words for whatever may be wrong with an archive, and shortens a long name', () => {
-    const file = `${'x'.repeat(90)}.jsonl`;
-    const faults: readonly ArchiveFault[] = [
-      ...(['not-whole', 'not-ours'] as const).map((fault) => ({ fault })),
-      { fault: 'newer-format', format: 9, most: 4 },
-      { fault: 'bad-manifest', issue: 'counts: wrong' },
-      ...(['lacks', 'damaged', 'swollen', 'unknown-packing', 'twice'] as const).map((fault) => ({
-        fault,
-        file,
-      })),
-      { fault: 'overlap', file, other: file },
-      { fault: 'too-large', bytes: 450e6, most: 400e6 },
-      { fault: 'too-many-files', count: 30_000, most: 20_000 },
-      { fault: 'too-much-inside', most: 1e9 },
-      { fault: 'too-much-inside', file, most: 1e9 },
-      { fault: 'file-too-large', file, bytes: 9e6, most: 8e6 },
-      { fault: 'too-dense', file, mostTimes: 100 },
-      { fault: 'too-many-rows', file, most: 1e6 },
-      { fault: 'row-too-long', file, most: 1e6 },
-    ];
-    const said = faults.map((fault) => saying('bad-archive', fault));
-    expect(new Set(said).size).toBe(faults.length);
-    for (const words of said) {
-      expect(words).toMatch(/^[A-Z“mx].*\.$/);
-      expect(words).not.toMatch(/undefined|NaN|x{61}/);
-    }
-    expect(saying('bad-archive', faults[10]!)).toBe('Archive must be at most 400 MB. This one has 450 MB.');
   });
 
   it('lets a fault of ours pass, whose own words are shown', () => {

@@ -12,7 +12,6 @@ import type {
 import { isRefusal } from '../../../core/base/errors';
 import { durationWords, formatNumber, percentWords } from '../../../core/quantity/format';
 import { signOf } from '../../../core/quantity/shown-units';
-import { archiveFaultWords } from './archive-fault-words';
 import { fieldWords, rowFieldWords } from './field-words';
 import { TURNED_DIGITS, doseWords, shownUnit, temperatureWords } from './measure-words';
 import { shortened } from './shortened';
@@ -61,6 +60,8 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
       : `more than ${durationWords(longestMinutes)}`;
     return `At ${temperatureWords(chamberC, 1)} the hold would take ${asked}; ${appliance} can hold ${mostMinutes} min. It wants a cooker with more pressure, or smaller vessels.`;
   },
+  'not-in-steam': ({ appliance }) =>
+    `${appliance} only boils: grain holds spores that outlive boiling for hours. Grain wants pressure.`,
   'f0-out-of-reach': ({ targetF0, mostF0, mostMinutes }) =>
     `Target F0 must be at most ${mostF0.toFixed(2)}, which a hold of ${mostMinutes} min gives. You gave ${targetF0}.`,
   'bad-moment': ({ atMs, limit, limitMs }) =>
@@ -86,7 +87,8 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
   },
   'no-readings': () =>
     'No readings were found. Each line wants a time and a temperature: "2026-03-01T10:00:00Z, 63.5" or "12.5; 63,5" in minutes.',
-  'bad-archive': archiveFaultWords,
+  // What is wrong with it is told where it is read, in a worker: most people never see one.
+  'bad-archive': () => 'This archive cannot be read.',
 };
 
 const SERIES_WORDS: Readonly<Record<Refusals['too-few']['of'], string>> = {

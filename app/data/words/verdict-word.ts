@@ -9,6 +9,7 @@ interface Said {
 const WORDS: Readonly<Record<VerdictWord, Said>> = {
   proved: { word: 'Proved', tone: 'done' },
   'by-time': { word: 'Done by time', tone: 'done' },
+  steamed: { word: 'Steamed, not sterilized', tone: 'done' },
   'not-sterile': { word: 'Not sterile', tone: 'beet' },
   void: { word: 'Does not count', tone: 'beet' },
   open: { word: 'Still on', tone: 'done' },

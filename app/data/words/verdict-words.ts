@@ -17,6 +17,8 @@ const REASONS: Readonly<Record<VerdictReason, string>> = {
     'The proofs contradict each other: doubt one of them, strike it in the history if it is wrong, and prove again.',
   'strip only': 'A strip that changed shows exposure, not heat in the middle.',
   'held as planned': 'Vented and held as planned. A clock is no proof of the middle.',
+  'steamed as planned':
+    'In steam at no pressure for as long as planned. Boiling kills molds, yeasts and what grows; the hardest spores outlive it.',
   'held too short': 'The hold was shorter than planned.',
   'hardly vented': 'Air stayed in: the same pressure was cooler. Watch these vessels.',
   'boiled dry': 'It boiled dry. The load waits for another cook.',
@@ -31,9 +33,9 @@ export interface RecordWords {
   readonly keeping?: { readonly words: string; readonly tone: Tone; readonly each: string };
 }
 
-/** A cook that does not count, or is still on, has no load to speak of. */
+/** A cook that does not count, or is still on, has no load to speak of; what was only steamed keeps by what it is, not by its heat. */
 export function tellsOfLoad({ word }: CookVerdict): boolean {
-  return word !== 'void' && word !== 'open';
+  return word !== 'void' && word !== 'open' && word !== 'steamed';
 }
 
 /** From calm to grave. */

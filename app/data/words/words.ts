@@ -102,8 +102,17 @@ export const COOK_WORDS: Readonly<Record<CookStep, string>> = {
   stop: 'Stop this cook',
 };
 
-/** The same of one cook: a cooker without a weight has a valve that is shut. */
+/** Under a lid that lies loose there is no pressure to come or go. */
+const OPEN_STEAM_WORDS: Readonly<Partial<Record<CookStep, string>>> = {
+  atPressure: 'Steam is steady',
+  pressureLost: 'Steam stopped',
+};
+
+/** The same of one cook: a cooker without a weight has a valve that is shut, and a pot neither. */
 export function cookStepWords(step: CookStep, cook: Pick<Cook, 'closes'> | undefined): string {
+  if (cook?.closes === 'never') {
+    return OPEN_STEAM_WORDS[step] ?? COOK_WORDS[step];
+  }
   return step === 'weightOn' && cook?.closes === 'valve' ? 'Valve shut' : COOK_WORDS[step];
 }
 

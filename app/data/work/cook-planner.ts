@@ -1,6 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import {
   learnedFrom,
+  isOpenSteam,
   planCook,
   planLoad,
   type Appliance,
@@ -28,7 +29,8 @@ export class CookPlanner {
   plan(wish: CookWish): CookPlan {
     const learned = this.learned(wish.appliance);
     const plan = planCook({ ...wish, learned });
-    const hold = plan.isHoldChosen ? undefined : this.measured.of(plan, wish.house.roomC);
+    const hold =
+      plan.isHoldChosen || isOpenSteam(plan) ? undefined : this.measured.of(plan, wish.house.roomC);
     return typeof hold === 'number' ? planCook({ ...wish, learned, measuredHoldMinutes: hold }) : plan;
   }
 

@@ -24,8 +24,8 @@ import { ApplianceCard } from './appliance-card';
       <nw-appliance-form />
       @for (appliance of gone(); track appliance.id) {
         <p class="soft">
-          {{ appliance.name }} is no longer here.
-          <button type="button" matButton class="word" (click)="putBack(appliance.id)">Put it back</button>
+          {{ appliance.name }} is not here.
+          <button type="button" matButton class="word" (click)="putBack(appliance.id)">It is here</button>
         </p>
       }
     </section>

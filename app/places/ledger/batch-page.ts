@@ -2,12 +2,21 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { format } from 'date-fns';
-import { cultureFraction, lastFraction, type HistorySubject, type VesselView } from '../../../core/index';
+import {
+  armsOf,
+  cultureFraction,
+  lastFraction,
+  type HistorySubject,
+  type VesselView,
+} from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { Journal } from '../../data/journal/journal';
 import { openedIn } from '../../data/views/opened';
 import { placeOf } from '../../data/views/place-of';
 import { PLACES } from '../../data/views/places';
+import { becameWords } from '../../data/words/became-words';
+import { listed } from '../../data/words/held-words';
+import { treatmentWords } from '../../data/words/load-words';
 import { doseWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, FATE_WORDS, PHASE_WORDS } from '../../data/words/words';
 import { HistoryList } from '../../pieces/history/history-list';
@@ -43,6 +52,19 @@ export class BatchPage {
   protected readonly made = computed(() => {
     const view = this.view();
     return view === undefined ? '' : format(view.madeAtMs, 'd MMM yyyy HH:mm');
+  });
+  /** Its parts, where it was split over several cooks. */
+  protected readonly arms = computed(() => {
+    const [view, house] = [this.view(), this.store.house()];
+    return view === undefined || house === undefined
+      ? []
+      : armsOf(view, house).map(({ cook, vessels, became }) => ({
+          id: cook.cook.id,
+          name: cook.name,
+          treatment: treatmentWords(cook),
+          vessels: listed(vessels.map((v) => v.code)),
+          became: becameWords(became),
+        }));
   });
   protected readonly title = computed(() => {
     const view = this.view();

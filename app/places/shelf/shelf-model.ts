@@ -1,5 +1,6 @@
 import { roomWords } from '../../data/views/room-words';
 import { blankWords, brothWords, growthWords } from '../../data/views/culture-stand';
+import { treatmentWords } from '../../data/words/load-words';
 import { verdictWord } from '../../data/words/verdict-word';
 import { degreesWords, measureWords } from '../../data/words/measure-words';
 import {
@@ -13,6 +14,7 @@ import {
 } from '../../data/words/words';
 import {
   DAY_MS,
+  armsOf,
   firmMsOf,
   isStalled,
   isRunFull,
@@ -172,18 +174,16 @@ function shelfBatch(
   const ripe = toShake(view, house, nowMs)?.ripe ?? [];
   const wantShaking = sound.filter((v) => ripe.includes(v));
   const wrapping = toWrap(view, nowMs);
-  const [blank] = vessels.filter((v) => v.state.phase === 'cooked');
-  const blanks = blank && blankWords(blank, nowMs);
   const full = formIsRun(view) && sound.length > 0 && sound.every(isRunFull);
   return {
     view,
     vessels,
-    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : blanks || 'without a culture'}`,
+    details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : blankWords(vessels, nowMs) || 'without a culture'}`,
     full: full ? runFullWords(sound, nowMs) : growthStandWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
     lineFromMs: view.madeAtMs - DAY_MS,
     lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
-    planks: planksOf(vessels, house, wantShaking),
+    planks: planksOf(vessels, view, house, wantShaking),
     remark: remarkOf(sound, house, nowMs),
     toShake: wantShaking,
     toWrap: wrapping !== undefined && wrapping.atMs <= nowMs ? wrapping.vessels : [],
@@ -238,19 +238,26 @@ function growthStandWords(
   }
 }
 
-/** "Cook 11", and what is against it. */
-function cookName(cook: CookView | undefined): string {
-  const name = `Cook ${cook?.name ?? ''}`;
+/** "Cook 11", with what it did where that sets it apart from others, and what is against it. */
+function cookName(cook: CookView | undefined, isArm: boolean): string {
+  const told = cook !== undefined && (isArm || cook.cook.closes === 'never');
+  const name = `Cook ${cook?.name ?? ''}${told ? `, ${treatmentWords(cook)}` : ''}`;
   return cook?.verdict.word === 'not-sterile'
     ? `${name}, ${verdictWord(cook.verdict).word.toLowerCase()}`
     : name;
 }
 
-function planksOf(vessels: readonly VesselView[], house: House, wantShaking: readonly VesselView[]): Plank[] {
+function planksOf(
+  vessels: readonly VesselView[],
+  view: BatchView,
+  house: House,
+  wantShaking: readonly VesselView[],
+): Plank[] {
+  const arms = new Set(armsOf(view, house).map(({ cook }) => treatmentWords(cook)));
   const cooks = [...new Set(vessels.map((v) => v.state.cookId))];
   return cooks.flatMap((cookId) => {
     const jars = vessels.filter((v) => v.state.cookId === cookId);
-    const name = cookId === undefined ? '' : cookName(house.cookById.get(cookId));
+    const name = cookId === undefined ? '' : cookName(house.cookById.get(cookId), arms.size > 1);
     const bad = jars.filter((j) => j.state.suspect !== undefined).length;
     const due = jars.some((j) => wantShaking.includes(j));
     const word = bad > 0 ? `${bad} bad` : due ? 'shake' : '';

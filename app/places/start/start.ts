@@ -152,6 +152,8 @@ export class Start {
     this.shipped.appliances.map((a) => ({
       ...a,
       inUse: a.id === this.cookerId(),
+      // What nobody said is here is not offered; it can be put in at the Ledger.
+      ...(a.id !== this.cookerId() && { isGone: true as const }),
       ...(a.id === this.cookerId()
         ? {
             volumeL: this.volumeL(),

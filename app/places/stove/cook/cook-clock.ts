@@ -27,7 +27,8 @@ export function cookClock(view: CookView, nowMs: number): CookClock {
         counts: 'gone',
         at: 'on the heat',
         next: 'Steam is steady',
-        step: 'steamSteady',
+        // Where nothing is shut its time begins with it.
+        step: cook.closes === 'never' ? 'atPressure' : 'steamSteady',
       };
     case 'venting':
       return {
@@ -57,8 +58,8 @@ export function cookClock(view: CookView, nowMs: number): CookClock {
       return {
         minutes: since,
         counts: 'gone',
-        at: 'below pressure',
-        next: 'At pressure again',
+        at: cook.closes === 'never' ? 'without steam' : 'below pressure',
+        next: cook.closes === 'never' ? 'Steam is steady again' : 'At pressure again',
         dueMs: state.sinceMs,
       };
     case 'cooling':

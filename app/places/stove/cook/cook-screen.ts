@@ -29,7 +29,7 @@ import {
   type OpeningEarly,
   type Spoilage,
 } from '../../../../core/index';
-import { literWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
+import { heldAtWords, literWords, temperatureWords } from '../../../data/words/measure-words';
 import { Chime } from '../../../data/devices/chime';
 import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
 import { f0BandWords, f0Words } from '../../../data/words/heat-words';
@@ -81,7 +81,8 @@ export class CookScreen {
   protected readonly due = computed(() => (this.clock().dueMs ?? Infinity) <= this.time.now());
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly load = computed(() => loadWords(this.view()));
-  protected readonly pressure = computed(() => pressureWords(this.view().cook.gaugeKPa));
+  protected readonly pressure = computed(() => heldAtWords(this.view().cook.gaugeKPa));
+  protected readonly isOpen = computed(() => this.view().cook.closes === 'never');
   protected readonly deedWords = computed(() => {
     const { step, dueMs, next } = this.clock();
     return step === undefined
@@ -100,7 +101,9 @@ export class CookScreen {
       case 'heating':
         return {
           main: 'Wait for a full plume',
-          then: 'Steam must rush out without a break before its minutes count.',
+          then: this.isOpen()
+            ? 'Its minutes count from steady steam, not before. The lid lies loose, never clamped.'
+            : 'Steam must rush out without a break before its minutes count.',
         };
       case 'venting':
         return {
@@ -118,16 +121,21 @@ export class CookScreen {
           then: `Then leave it shut. It opens about ${shortTime((dueMs ?? 0) + this.view().cook.openAfterMinutes * MINUTE_MS, this.time.now())}.`,
         };
       case 'lost':
-        return this.view().cook.closes === 'valve'
+        return this.isOpen()
           ? {
-              main: 'Clock stopped. See to its valve.',
-              then: 'Shut, and its lid seated, as its manual says; then let its programme go on.',
+              main: 'Clock stopped. Boil it again.',
+              then: 'Refill with boiling water only, beside the vessels, lid opened away from the face.',
             }
-          : { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
+          : this.view().cook.closes === 'valve'
+            ? {
+                main: 'Clock stopped. See to its valve.',
+                then: 'Shut, and its lid seated, as its manual says; then let its programme go on.',
+              }
+            : { main: 'Clock stopped. Turn the heat up.', then: 'Never add weight to the regulator.' };
       case 'cooling':
         return {
           main: `Open at ${time}`,
-          then: 'Let the pressure fall by itself. Lid away from the face. Liquids can still erupt.',
+          then: `${this.isOpen() ? '' : 'Let the pressure fall by itself. '}Lid away from the face. Liquids can still erupt.`,
         };
       default:
         return { main: '', then: '' };
@@ -162,7 +170,7 @@ export class CookScreen {
     if (phase === 'lost') {
       return { words: 'Not counting', tone: 'beet' };
     }
-    const spoilage = this.spoilage();
+    const spoilage = this.isOpen() ? undefined : this.spoilage();
     return spoilage === undefined ? { words: 'By time', tone: 'soft' } : spoilWords(spoilage);
   });
   protected readonly forecast = computed(() => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
+  isPressureCooker,
   MINUTE_MS,
   durationWords,
   planDay,
@@ -10,7 +11,7 @@ import {
   type LeftOut,
   vesselsToCook,
 } from '../../../../core/index';
-import { fuelWords, literWords, pressureWords } from '../../../data/words/measure-words';
+import { fuelWords, literWords, heldAtWords } from '../../../data/words/measure-words';
 import { HouseStore } from '../../../data/store/house-store';
 import { CookPlanner } from '../../../data/work/cook-planner';
 import { messageOf } from '../../../data/words/message-of';
@@ -140,7 +141,8 @@ export class DayPlanView {
         code: b.code,
         vesselIds: [...vesselsToCook(b)],
       })),
-      freeCookers(house),
+      // Who steams at no pressure tries something out: that is loaded by hand.
+      freeCookers(house).filter(isPressureCooker),
       household,
       (wish) => this.planner.plan(wish),
     );
@@ -156,7 +158,7 @@ export class DayPlanView {
     const places = cook.parts.reduce((sum, p) => sum + p.places, 0);
     const heat = this.store.house()?.records.appliances.find((a) => a.id === cook.applianceId)?.heat;
     const burned = `about ${fuelWords(cook.fuel, heat)}`;
-    return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${pressureWords(cook.plan.gaugeKPa)}, ${literWords(cook.plan.water.startMl)} of water, ${burned}`;
+    return `${places} of ${cook.plan.places} places, ${cook.plan.holdMinutes} min at ${heldAtWords(cook.plan.gaugeKPa)}, ${literWords(cook.plan.water.startMl)} of water, ${burned}`;
   }
 
   protected whyLeft({ why }: LeftOut): string {

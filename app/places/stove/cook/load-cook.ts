@@ -55,8 +55,15 @@ import {
   type Stood,
   type VesselId,
   type VesselType,
+  type WhyNotOffered,
 } from '../../../../core/index';
-import { literWords, measureWords, pressureWords, temperatureWords } from '../../../data/words/measure-words';
+import {
+  heldAtWords,
+  literWords,
+  measureWords,
+  pressureWords,
+  temperatureWords,
+} from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
@@ -71,11 +78,32 @@ import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { PressureBlank } from '../../../pieces/pressure-blank';
 import { OwnThings } from '../../../pieces/own-things/own-things';
 import { Plaque } from '../../../pieces/plaque';
-import { freeCookers } from './free-cookers';
+import { cookersFor, notOffered } from './free-cookers';
 import { HoldChoice } from './hold-choice';
+import { SteamChoice } from './steam-choice';
+
+/** In steam at no pressure: what can scald, run dry or be shut by mistake. */
+const OPEN_CHECKS: readonly string[] = [
+  'Its lid lies loose and is never clamped or weighted; steam must have its way out',
+  'Water measured, rack in; boiling water at hand to refill, poured beside the vessels',
+  'Vessels upright, lids loose enough to breathe; no cold glass into hot steam',
+  'Window open, alarm on where it burns gas, and you stay near: steam scalds, and a dry pot burns',
+];
+
+/** Why something that heats is not offered. */
+const WHY_NOT: Readonly<Record<WhyNotOffered, string>> = {
+  on: 'it is on',
+  dry: 'dry heat is for empty glass',
+  bath: 'it warms through and steams nothing',
+  noPlaces: 'it has no place for these vessels',
+  onlyBoils: 'it only boils, and grain wants pressure',
+};
 
 /** Four lines, as the cooker has them: a weight or a valve, a flame or none. */
 function checksFor(appliance: Appliance | undefined): readonly string[] {
+  if (appliance !== undefined && closesBy(appliance) === 'never') {
+    return OPEN_CHECKS;
+  }
   const isValve = appliance !== undefined && closesBy(appliance) === 'valve';
   const isGas = appliance?.heat === 'gas';
   return [
@@ -141,6 +169,7 @@ interface Row {
     Plaque,
     PressureBlank,
     RouterLink,
+    SteamChoice,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-cook.html',
@@ -178,13 +207,24 @@ export class LoadCook {
   private readonly own = inject(OwnThings);
   private busy = false;
 
-  protected readonly appliances = computed(() => freeCookers(this.store.house()));
+  private readonly waitingKinds = computed(() => this.candidates().map(({ batch }) => wishOf(batch)));
+  protected readonly appliances = computed(() => cookersFor(this.store.house(), this.waitingKinds()));
+  protected readonly notOffered = computed(() =>
+    notOffered(this.store.house(), this.waitingKinds())
+      .filter(({ appliance }) => !this.appliances().includes(appliance))
+      .map(({ appliance, why }) => `${appliance.name}: ${WHY_NOT[why]}.`)
+      .join(' '),
+  );
   protected readonly appliance = computed(
     () =>
       this.appliances().find((a) => a.id === this.chosenAppliance()) ??
       this.appliances().find((a) => a.inUse) ??
       this.appliances()[0],
   );
+  protected readonly isOpen = computed(() => {
+    const appliance = this.appliance();
+    return appliance !== undefined && closesBy(appliance) === 'never';
+  });
   protected readonly checks = computed(() => checksFor(this.appliance()));
   protected readonly closing = computed(() => {
     const appliance = this.appliance();
@@ -481,6 +521,11 @@ export class LoadCook {
     this.asked.update((asked) => new Map(asked).set(view.batch.id, vessels));
   }
 
+  protected steamFor(minutes: number): void {
+    this.school.set(minutes);
+    this.hold.set(undefined);
+  }
+
   /** One press takes the number that stood on it, also where what was measured would govern. */
   protected chooseSchool({ minutes, hereMinutes }: SchoolHere): void {
     this.school.set(minutes);
@@ -550,7 +595,7 @@ export class LoadCook {
 
   protected readonly mostBeside = MOST_BESIDE;
   protected readonly vesselCount = vesselCount;
-  protected readonly pressureWords = pressureWords;
+  protected readonly heldAtWords = heldAtWords;
   protected readonly literWords = literWords;
   protected readonly temperatureWords = temperatureWords;
 

@@ -43,7 +43,7 @@ const REST: readonly Choice<PourTold['rest']>[] = [
       </p>
       <p class="soft small">{{ planned() }}</p>
       <p class="row">
-        <span>of them dropped</span>
+        <span>dropped</span>
         <nw-count-stepper
           name="dish dropped"
           [value]="dropped()"
@@ -71,13 +71,7 @@ const REST: readonly Choice<PourTold['rest']>[] = [
           />
         </p>
       }
-      <nw-text-field
-        keys="decimal"
-        name="Left over in the bottle"
-        unit="ml"
-        example="perhaps"
-        [control]="leftOver"
-      />
+      <nw-text-field keys="decimal" name="Left over in the bottle" unit="ml" [control]="leftOver" />
     </section>
     <button
       type="button"
