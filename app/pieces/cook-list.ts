@@ -1,10 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { MINUTE_MS, becameOf, formatNumber, fuelOf, heldMs, isOn, type CookView } from '../../core/index';
+import {
+  MINUTE_MS,
+  becameOf,
+  formatNumber,
+  reckonedFuelOf,
+  heldMs,
+  isOn,
+  type CookView,
+} from '../../core/index';
 import { Time } from '../data/clock/time';
 import { HouseStore } from '../data/store/house-store';
-import { fuelWords, heldAtWords } from '../data/words/measure-words';
+import { burnedWords, fuelWords, heldAtWords } from '../data/words/measure-words';
 import { becameWords } from '../data/words/became-words';
 import { verdictWord } from '../data/words/verdict-word';
 import { shortTime } from '../data/words/words';
@@ -104,15 +112,9 @@ export class CookList {
     const held = Math.round(heldMs(state, nowMs) / MINUTE_MS);
     const appliance = house.records.appliances.find((a) => a.id === cook.applianceId);
     const fuel =
-      appliance &&
-      fuelWords(
-        fuelOf(appliance, {
-          comeUpMinutes: cook.comeUpMinutes,
-          ventMinutes: state.ventMinutes ?? cook.ventMinutes,
-          holdMinutes: held,
-        }),
-        appliance.heat,
-      );
+      view.fuelUsed !== undefined
+        ? `burned ${burnedWords(view.fuelUsed)}`
+        : appliance && `about ${fuelWords(reckonedFuelOf(appliance, view), appliance.heat)}`;
     const became = isOn(view) ? '' : becameWords(becameOf(view, house));
     return {
       id: cook.id,
@@ -121,7 +123,7 @@ export class CookList {
       verdict: word,
       tone,
       when: shortTime(state.lidOnMs ?? Date.parse(cook.plannedAt), this.time.now()),
-      what: `${cook.applianceName}, ${loadWords(view)}; held ${held} of ${formatNumber(cook.holdMinutes)} min at ${heldAtWords(cook.gaugeKPa)}${fuel === undefined ? '' : `, about ${fuel}`}.`,
+      what: `${cook.applianceName}, ${loadWords(view)}; held ${held} of ${formatNumber(cook.holdMinutes)} min at ${heldAtWords(cook.gaugeKPa)}${fuel === undefined ? '' : `, ${fuel}`}.`,
       became: became === '' ? '' : ` ${became}`,
     };
   }

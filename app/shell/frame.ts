@@ -5,6 +5,7 @@ import {
   HostListener,
   Injector,
   computed,
+  effect,
   inject,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -127,7 +128,9 @@ export class Frame {
       { key: '?', words: 'This list', act: () => void this.showKeys() },
     ]);
     inject(DestroyRef).onDestroy(remove);
-    void this.listenOn(inject(Injector));
+    const injector = inject(Injector);
+    void this.listenOn(injector);
+    void this.ringFor(injector);
   }
 
   /** A logger that was listened to before this page was loaded is heard again. */
@@ -136,6 +139,18 @@ export class Frame {
       const { ClimateFeed } = await import('../data/devices/climate-feed');
       injector.get(ClimateFeed).resume();
     }
+  }
+
+  /** Clocks ring wherever one stands; what rings is loaded once the page is there. */
+  private async ringFor(injector: Injector): Promise<void> {
+    const { Rings } = await import('./rings');
+    const rings = injector.get(Rings);
+    effect(
+      () => {
+        rings.ring(this.due(), this.time.now());
+      },
+      { injector },
+    );
   }
 
   @HostListener('document:keydown', ['$event'])

@@ -198,6 +198,7 @@ export interface Refusals {
   'feeds-itself': { readonly code: string };
   /** A part of a dish that is not there, or was sown before. */
   'part-sown': { readonly code: string; readonly part: number; readonly parts: number };
+  'wrong-glass-step': { readonly step: string; readonly allowed: readonly string[] };
   'wrong-step': { readonly step: string; readonly allowed: readonly string[] };
   'wrong-dose-unit': { readonly unit: string; readonly wanted: string };
   'bad-dose': {

@@ -18,6 +18,7 @@ import {
   isPressureCooker,
   kindsInCook,
   learnedFrom,
+  reckonedFuelOf,
   lethalRate,
   makeCook,
   middleF0,
@@ -340,7 +341,7 @@ describe('what a cook tells about others of its kind', () => {
 });
 
 describe('what a cooker shows of itself', () => {
-  const CANNER = { kind: 'canner', netKW: 2 } as const;
+  const CANNER = { kind: 'canner', netKW: 2, heat: 'gas' } as const;
   const learnedOf = (cooks: Parameters<typeof learnedFrom>[0]) =>
     learnedFrom(cooks, { ...CANNER, id: cook.applianceId });
 
@@ -353,10 +354,25 @@ describe('what a cooker shows of itself', () => {
     ]);
     expect(learned.waterFactor).toBeCloseTo(1.3, 6);
     expect(learned.comeUpFactor).toBeCloseTo(25 / cook.comeUpEstimateMinutes!, 6);
-    expect(learned.cooks).toEqual({ comeUp: 3, water: 2, cooling: 0 });
+    expect(learned.cooks).toEqual({ comeUp: 3, water: 2, cooling: 0, fuel: 0 });
     expect(learnedOf([])).toEqual(
       jasmine.objectContaining({ comeUpFactor: undefined, waterFactor: undefined }),
     );
+  });
+
+  it('what it burns, where it was weighed, metered or timed in its own unit', () => {
+    const burned = reckonedFuelOf(CANNER, facts());
+    // 2 kW until pressure and a quarter of it at hold, half of 46 MJ/kg in the pot: by hand.
+    const hours = (cook.comeUpMinutes + 10 + 0.25 * 100) / 60;
+    expect(burned).toBeCloseTo(2 * hours * (3.6 / (46 * 0.5)) * 1000, -1);
+    const learned = learnedOf([
+      { ...facts(), fuelUsed: { amount: 1.2 * burned, unit: 'g' } },
+      { ...facts(), fuelUsed: { amount: 1.4 * burned, unit: 'g' } },
+      { ...facts(), fuelUsed: { amount: 5, unit: 'kWh' } },
+      facts(),
+    ]);
+    expect(learned.fuelFactor).toBeCloseTo(1.3, 6);
+    expect(learned.cooks.fuel).toBe(2);
   });
 
   it('nothing of what another cooker has shown', () => {

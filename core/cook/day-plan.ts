@@ -229,7 +229,7 @@ function schedule(loads: readonly Load[], planned: PlanLoad): CookOfDay[] {
         startsAt,
         heatOffAt: startsAt + plan.comeUpMinutes + plan.ventMinutes + plan.holdMinutes,
         endsAt,
-        fuel: fuelOf(appliance, plan),
+        fuel: fuelOf(appliance, plan, plan.fuelFactor),
       };
     })
     .sort((a, b) => a.startsAt - b.startsAt);

@@ -5,7 +5,7 @@ export { openingEarly, type OpeningEarly } from './opening-early.js';
 export { cookRun, cookRunIfBack, observationsOf, type CookFacts } from './cook-heat.js';
 export { hasTools, stoodBeside, toolsMinutes, waterMembers } from './beside.js';
 export { brownedBy, browningOf } from './browning-of.js';
-export { fuelOf } from './fuel.js';
+export { fuelOf, fuelUnit, gasOfMeterG, reckonedFuelOf } from './fuel.js';
 export { planDay, type CookOfDay, type DayPlan, type LeftOut, type Waiting } from './day-plan.js';
 export {
   FAULTS,

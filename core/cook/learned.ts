@@ -3,6 +3,7 @@ import { coolingRateOf } from '../heat/cooling-by-readings.js';
 import type { Appliance } from '../record/definitions.js';
 import { waterLostMl } from '../steam/water-budget.js';
 import { waterLossOf } from './pot.js';
+import { fuelUnit, reckonedFuelOf } from './fuel.js';
 import type { CookFacts } from './cook-heat.js';
 import { asProfile, readingsOf } from '../readings/measured.js';
 import { MINUTE_MS } from '../base/time.js';
@@ -14,7 +15,20 @@ export interface Learned {
   /** k of ΔT' = −k ΔT^1.25, 1/(min K^0.25). */
   readonly coolingRate?: number;
   /** Cooks that had a say in each. */
-  readonly cooks: { readonly comeUp: number; readonly water: number; readonly cooling: number };
+  /** What it burns, beside what is reckoned. */
+  readonly fuelFactor?: number;
+  readonly cooks: {
+    readonly comeUp: number;
+    readonly water: number;
+    readonly cooling: number;
+    readonly fuel: number;
+  };
+}
+
+/** What was told of a cook afterwards. */
+interface Shown {
+  readonly waterLeftMl?: number;
+  readonly fuelUsed?: { readonly amount: number; readonly unit: 'g' | 'kWh' };
 }
 
 /** Older cooks say little of a cooker whose gasket, burner or load has changed since. */
@@ -24,18 +38,25 @@ const SENSIBLE = { least: 0.3, most: 3 };
 
 /** Medians over the latest cooks of one appliance. */
 export function learnedFrom(
-  cooks: readonly (CookFacts & { readonly waterLeftMl?: number })[],
-  appliance: Pick<Appliance, 'id' | 'kind' | 'netKW'>,
+  cooks: readonly (CookFacts & Pick<Shown, 'waterLeftMl' | 'fuelUsed'>)[],
+  appliance: Pick<Appliance, 'id' | 'kind' | 'netKW' | 'heat' | 'fuelPerHour'>,
 ): Learned {
   const latest = cooks.filter((c) => c.cook.applianceId === appliance.id).slice(-LATEST);
   const comeUp = latest.flatMap(comeUpFactorOf).filter(isSensible);
   const water = latest.flatMap((c) => waterFactorOf(c, appliance)).filter(isSensible);
   const cooling = latest.flatMap(coolingOf);
+  const fuel = latest.flatMap((c) => fuelFactorOf(c, appliance)).filter(isSensible);
   return {
     comeUpFactor: medianOf(comeUp),
     waterFactor: medianOf(water),
     coolingRate: medianOf(cooling),
-    cooks: { comeUp: comeUp.length, water: water.length, cooling: cooling.length },
+    fuelFactor: medianOf(fuel),
+    cooks: {
+      comeUp: comeUp.length,
+      water: water.length,
+      cooling: cooling.length,
+      fuel: fuel.length,
+    },
   };
 }
 
@@ -61,6 +82,16 @@ function waterFactorOf(
   const expected = waterLostMl(state.ventMinutes ?? 0, state.heldBeforeMs / MINUTE_MS, byItself);
   // Where nothing could be lost this is no number, and no sensible factor.
   return [(cook.waterMl - waterLeftMl) / expected];
+}
+
+function fuelFactorOf(
+  { cook, state, fuelUsed }: CookFacts & Pick<Shown, 'fuelUsed'>,
+  appliance: Pick<Appliance, 'netKW' | 'heat' | 'fuelPerHour'>,
+): number[] {
+  // What was burned in another unit was burned under another pot.
+  return fuelUsed === undefined || fuelUsed.unit !== fuelUnit(appliance)
+    ? []
+    : [fuelUsed.amount / reckonedFuelOf(appliance, { cook, state })];
 }
 
 function coolingOf({ cook, state, logs }: CookFacts): number[] {

@@ -1,5 +1,5 @@
 import { convert } from '../quantity/convert.js';
-import type { Appliance, ApplianceKind, VesselType } from '../record/definitions.js';
+import { MOST_PLACES, type Appliance, type ApplianceKind, type VesselType } from '../record/definitions.js';
 import { likelyPlaces } from './places-in.js';
 
 /** What a kind is called, and where a new one of it starts. All from memory of common sizes. */
@@ -130,7 +130,9 @@ export function newAppliance(
   vessels: readonly VesselType[] = [],
 ): Appliance {
   const { ratedPsi, ...start } = APPLIANCE_STARTS[kind];
-  const likely = Object.fromEntries(vessels.map((v) => [v.id, likelyPlaces(start, v)]));
+  const likely = Object.fromEntries(
+    vessels.map((v) => [v.id, Math.min(MOST_PLACES, likelyPlaces(start, v))]),
+  );
   return {
     ...start,
     places: { ...likely, ...start.places },

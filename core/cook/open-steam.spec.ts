@@ -1,4 +1,6 @@
 import {
+  Appliance,
+  ApplianceKind,
   chamberProfile,
   cookState,
   cookVerdict,
@@ -118,5 +120,14 @@ describe('a cooker that is not offered', () => {
     expect(whyNotOffered(canner!, true, grain)).toBe('on');
     expect(whyNotOffered(canner!, false, grain)).toBeUndefined();
     expect(whyNotOffered({ ...canner!, places: {} }, false, grain)).toBe('noPlaces');
+  });
+});
+
+describe('a new appliance', () => {
+  it('of every kind is a row that can be kept, whatever vessels there are', () => {
+    for (const kind of ApplianceKind.options) {
+      const row = newAppliance(kind, kind.toLowerCase(), 'One', AT, types);
+      expect(Appliance.safeParse(row).success).withContext(kind).toBeTrue();
+    }
   });
 });

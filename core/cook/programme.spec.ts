@@ -204,8 +204,11 @@ describe('around the hold', () => {
 
   it('a load too long for the water under it says so', () => {
     expect(
-      plan({ vessel: bag, psi: 8, learned: { waterFactor: 1.4, cooks: { comeUp: 0, water: 3, cooling: 0 } } })
-        .water.tooLong,
+      plan({
+        vessel: bag,
+        psi: 8,
+        learned: { waterFactor: 1.4, cooks: { comeUp: 0, water: 3, cooling: 0, fuel: 0 } },
+      }).water.tooLong,
     ).toBeTrue();
     expect(plan().water.tooLong).toBeFalse();
   });

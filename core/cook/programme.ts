@@ -53,6 +53,8 @@ export interface CookPlan {
   readonly openAfterMinutes: number;
   readonly water: WaterBudget;
   readonly waterLoss: WaterLoss;
+  /** What this cooker has been found to burn, beside what is reckoned. */
+  readonly fuelFactor?: number;
   /** What the wrapped tools in it want, where there are any. */
   readonly toolsMinutes?: number;
   /** How many of these vessels fit at once; 0 when the appliance does not list them. */
@@ -164,6 +166,7 @@ export function planCook(wish: CookWish): CookPlan {
     openAfterMinutes: openAfterMinutes(chamberC, atmosphereKPa, house.roomC, coolingRate),
     water,
     waterLoss,
+    ...(learned?.fuelFactor !== undefined && { fuelFactor: learned.fuelFactor }),
     ...(forTools !== undefined && { toolsMinutes: forTools }),
     places,
   };

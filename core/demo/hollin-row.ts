@@ -64,6 +64,7 @@ export function hollinRow(
   addCasedTub(demo, day);
   const readings = tentClimate(nowMs);
   addAir(demo, day, nowMs, readings);
+  addCare(demo, day);
   return { ...demo.records, readings };
 }
 
@@ -406,5 +407,17 @@ function addAir(demo: DemoBuilder, day: DayAt, nowMs: number, readings: readonly
   });
   for (const { atMs, value } of noted) {
     demo.say(atMs, { kind: 'placeRead', placeId: 'tent', celsius: value, source: 'tent logger' });
+  }
+}
+
+/** The canner was cleaned and looked over this autumn. */
+function addCare(demo: DemoBuilder, day: DayAt): void {
+  const applianceId = demo.records.appliances[0]!.id;
+  for (const [what, daysAgo] of [
+    ['gasket', 120],
+    ['valves', 60],
+    ['cleaned', 20],
+  ] as const) {
+    demo.say(day(daysAgo, 11), { kind: 'cookerCared', applianceId, what });
   }
 }

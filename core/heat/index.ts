@@ -1,6 +1,8 @@
 export { BROWNS_FROM_MIN, SPOILS_FROM_MIN, browningMinutes } from './browning.js';
 export {
   DRY_HEAT,
+  KITCHEN_DRY_HEAT,
+  dryHeatHeld,
   LIME,
   PASTEURIZE_C,
   PASTEURIZE_MIN,

@@ -5,6 +5,7 @@ import { byHappening, type Fact, type FactOf } from '../record/effective.js';
 import type { Entry } from '../record/entry.js';
 import type { BatchId, CookId, EntryId, VesselId } from '../record/ids.js';
 import { asTold } from './derive/as-told.js';
+import { dryHeatRun, type GlassPhase } from './dry-heat.js';
 import { newVessel, standing, tellVessel, type VesselDraft } from './derive/vessel-state.js';
 import type { House } from './derive/house.js';
 import { remainingIn, takenFrom } from './derive/remaining-in.js';
@@ -68,6 +69,7 @@ class Telling implements World {
   private readonly made = new Map<BatchId, readonly VesselId[]>();
   private readonly putAway = new Set<BatchId>();
   private readonly loads = new Map<CookId, readonly VesselId[]>();
+  private readonly glass: Fact[] = [];
   private readonly steps = new Map<CookId, FactOf<'cookStep'>[]>();
 
   constructor(private readonly house: House) {}
@@ -103,6 +105,10 @@ class Telling implements World {
     return this.loads.has(id) ? this.cookState(id) : undefined;
   }
 
+  glassPhase(runId: string): GlassPhase | undefined {
+    return dryHeatRun(this.glass, runId)?.phase;
+  }
+
   tell(fact: Fact): void {
     switch (fact.kind) {
       case 'batchMade':
@@ -121,6 +127,10 @@ class Telling implements World {
         break;
       case 'cookStep':
         this.takeStep(fact);
+        return;
+      case 'glassIn':
+      case 'glassStep':
+        this.glass.push(fact);
         return;
       case 'agarPoured':
         this.addVessels(fact);

@@ -33,6 +33,15 @@ export {
   waitsToPour,
   type Pouring,
 } from './pouring.js';
+export {
+  dryHeatRun,
+  dryHeatRuns,
+  glassInOven,
+  sterileDishes,
+  type DryHeatRun,
+  type GlassPhase,
+} from './dry-heat.js';
+export { careOf, type CareDue } from './care.js';
 export { armsOf, type Arm } from './arms.js';
 export { becameOf, type BecameOf } from './became-of.js';
 export { outcomeOf } from './outcome-of.js';

@@ -71,6 +71,8 @@ export function factsAbout(
   batches.forEach((id) => {
     add(index.ofBatch.get(id));
   });
+  // Glass in an oven and the care of cookers are of no vessel: all that is told of them is little.
+  add(index.kitchen.filter((f) => f.kind !== 'agarPoured'));
   cooks.forEach((id) => {
     add(index.ofCook.get(id));
   });

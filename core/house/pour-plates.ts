@@ -20,6 +20,8 @@ export interface PourTold {
   readonly notSet: number;
   /** What becomes of the dishes that got none: they stay empty for good, or wait for another bottle. */
   readonly rest: 'empty' | 'waits';
+  /** Into glass that dry heat had made sterile. */
+  readonly inGlass?: boolean;
   /** Agar that was left in the bottles. */
   readonly leftOverMl?: number;
 }
@@ -41,7 +43,7 @@ export function pourPlates(
   house: House,
   { nowMs, random }: MakeContext,
 ): PourNoted {
-  const { poured, dropped, notSet, rest, leftOverMl } = told;
+  const { poured, dropped, notSet, rest, leftOverMl, inGlass } = told;
   requireWithin(poured, { field: 'platesPoured', min: 1, max: hot < 1 ? 0 : MOST_POURED, unit: '' });
   requireWithin(dropped + notSet, { field: 'platesLost', min: 0, max: poured, unit: '' });
   const batchId = view.batch.id;
@@ -68,6 +70,7 @@ export function pourPlates(
         // While dishes wait, the last bottle holds some for them.
         bottles: isOver ? hot : Math.min(hot - 1, placesNeeded(poured, perBottle)),
         ...(leftOverMl !== undefined && { leftOverMl }),
+        ...(inGlass === true && { inGlass }),
       },
       ...gone(lost.slice(0, notSet), 'notSet'),
       ...gone(lost.slice(notSet), 'dropped'),

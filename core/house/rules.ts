@@ -5,6 +5,7 @@ import { weighedMoisture } from '../formula/moisture.js';
 import type { Batch, BatchPlan } from '../record/batch.js';
 import type { Fact, FactOf } from '../record/effective.js';
 import type { BatchId, CookId, VesselId } from '../record/ids.js';
+import { allowedGlassSteps, type GlassPhase } from './dry-heat.js';
 import type { VesselPhase, VesselState } from './derive/vessel-state.js';
 import { requireDose, type DoseSource } from './dose.js';
 
@@ -50,6 +51,8 @@ export interface World {
       }
     | undefined;
   cookPhase(id: CookId): CookPhase | undefined;
+  /** Absent where no glass went into the oven by this name. */
+  glassPhase(runId: string): GlassPhase | undefined;
 }
 
 /**
@@ -101,6 +104,7 @@ export function requirePossible(world: World, fact: Fact): void {
     case 'proofRead':
     case 'poured':
     case 'waterLeft':
+    case 'fuelUsed':
     case 'cookNoted':
       requireCook(world, fact.cookId);
       return;
@@ -119,6 +123,14 @@ export function requirePossible(world: World, fact: Fact): void {
       requireCook(world, fact.cookId);
       planOf(world, fact.batchId);
       return;
+    case 'glassStep': {
+      const phase = world.glassPhase(fact.runId);
+      const allowed = phase === undefined ? [] : allowedGlassSteps(phase);
+      if (!allowed.includes(fact.step)) {
+        throw new CoreError('wrong-glass-step', { step: fact.step, allowed });
+      }
+      return;
+    }
     case 'inoculated':
       requireInoculable(world, fact);
       return;

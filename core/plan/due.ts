@@ -1,4 +1,6 @@
 import { pourClock } from '../cook/pour-clock.js';
+import { careOf } from '../house/care.js';
+import { glassInOven } from '../house/dry-heat.js';
 import { toPour, toWrap } from '../house/pouring.js';
 import { holdLeftMinutes } from '../cook/cook-state.js';
 import { hydrationOf } from '../house/hydration-of.js';
@@ -14,8 +16,8 @@ import { BEFORE_SPORES_MS, cutTimes } from '../house/cut-window.js';
 import { tendingDue } from '../house/tending.js';
 import { isFruiting, nextCutMs } from '../house/to-harvest.js';
 import { readyToInoculate } from '../house/to-inoculate.js';
-import { isDissolved, type VesselType } from '../record/definitions.js';
-import type { AirChannel, HydrationStep, Tending } from '../record/entry.js';
+import { isDissolved, type CookerCare, type VesselType } from '../record/definitions.js';
+import type { AirChannel, GlassKind, HydrationStep, Tending } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
@@ -40,6 +42,10 @@ export type Deed =
     }
   /** Agar that cools to pouring heat; its minute is foretold, or its heat is to be read first. */
   | { readonly kind: 'pour'; readonly batch: string; readonly isForetold: boolean }
+  /** Glass that has been hot for long enough. */
+  | { readonly kind: 'glassOut'; readonly what: GlassKind }
+  /** A cooker is to be cleaned or looked over. */
+  | { readonly kind: 'care'; readonly appliance: string; readonly what: CookerCare }
   /** Blank plates that have set overnight. */
   | { readonly kind: 'wrap'; readonly batch: string; readonly count: number }
   /** Broth that grows, all of it in one go. */
@@ -82,6 +88,10 @@ export function dueItems(house: House, nowMs: number): readonly DueItem[] {
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
     ...pouring(house, nowMs),
+    ...glassInOven(house).flatMap(({ hotMs, minutes, what }) =>
+      hotMs === undefined ? [] : due('stove', hotMs + minutes * MINUTE_MS, { kind: 'glassOut', what }, true),
+    ),
+    ...caring(house, nowMs),
     ...swirling(house),
     ...tendingDue(house, nowMs).map(({ name, how, atMs }) =>
       due('tent', atMs, { kind: 'tend', spot: name, how }, false),
@@ -211,6 +221,22 @@ function pouring(house: House, nowMs: number): DueItem[] {
   });
 }
 
+/** The care of a cooker is told so long before it is due: sooner it only stands in the way. Our choice. */
+const CARE_BEFORE_MS = 7 * DAY_MS;
+
+/** What is due soon for the cookers that are here. */
+function caring(house: House, nowMs: number): DueItem[] {
+  return house.records.appliances
+    .filter((a) => a.isGone !== true)
+    .flatMap((a) =>
+      careOf(house, a).flatMap(({ what, dueMs }) =>
+        dueMs === undefined || dueMs > nowMs + CARE_BEFORE_MS
+          ? []
+          : due('ledger', dueMs, { kind: 'care', appliance: a.name, what }, false),
+      ),
+    );
+}
+
 function wrapping(view: BatchView, nowMs: number): DueItem[] {
   const waiting = toWrap(view, nowMs);
   return waiting === undefined
@@ -329,6 +355,12 @@ function subjectOf(deed: Deed): string {
   }
   if (deed.kind === 'cool' || deed.kind === 'tend' || deed.kind === 'air') {
     return deed.spot;
+  }
+  if (deed.kind === 'care') {
+    return deed.appliance;
+  }
+  if (deed.kind === 'glassOut') {
+    return deed.what;
   }
   return 'batch' in deed ? deed.batch : 'cook' in deed ? deed.cook : deed.vessel;
 }

@@ -246,6 +246,13 @@ export const ApplianceKind = z.enum([
 ]);
 export type ApplianceKind = z.infer<typeof ApplianceKind>;
 
+/** What is done for a cooker between cooks. */
+export const CookerCare = z.enum(['cleaned', 'gasket', 'valves']);
+export type CookerCare = z.infer<typeof CookerCare>;
+
+/** More vessels of one kind than anybody stands in a cooker. Our choice. */
+export const MOST_PLACES = 500;
+
 /** Something that heats vessels through. Gauge pressures in kPa above the air outside; 0 where it is open to it. */
 export const Appliance = z.strictObject({
   ...definition,
@@ -271,11 +278,13 @@ export const Appliance = z.strictObject({
   longestHoldMinutes: z.number().min(1).max(1440).optional(),
   /** Gas in grams or power in kilowatt-hours that an hour at pressure takes. */
   fuelPerHour: z.number().nonnegative().max(10_000).optional(),
+  /** It is cleaned, its gasket is changed and its valves are looked over so often, days; as is usual if left out. */
+  careEveryDays: z.partialRecord(CookerCare, z.number().int().min(1).max(3650)).optional(),
   /** Heat that arrives in the pot, after losses. */
   netKW: z.number().positive().max(20),
   emptyKg: z.number().positive().max(100),
   /** How many of a vessel type fit, by key of the type. */
-  places: z.record(Key, z.number().int().nonnegative().max(500)),
+  places: z.record(Key, z.number().int().nonnegative().max(MOST_PLACES)),
   leastWaterMl: z.number().nonnegative().max(50_000),
   /** Never above half the jar, nor up to the bags. */
   mostWaterMl: z.number().positive().max(50_000),

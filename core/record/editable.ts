@@ -6,7 +6,6 @@ import {
   FlushQuality,
   FlushUse,
   GrowthLook,
-  MeltedIn,
   Opening,
   Tending,
   OutTo,
@@ -59,7 +58,11 @@ const EDITABLE: Partial<Record<EntryKind, readonly EditableField[]>> = {
     { kind: 'choice', field: 'between', options: Between.options, canBeNone: true },
   ],
   agarPoured: [{ kind: 'number', field: 'leftOverMl', unit: 'ml' }],
-  bottlesMelted: [{ kind: 'choice', field: 'how', options: MeltedIn.options }],
+  fuelUsed: [{ kind: 'number', field: 'amount', unit: '' }],
+  glassIn: [
+    { kind: 'number', field: 'count', unit: '', whole: true },
+    { kind: 'number', field: 'celsius', unit: '°C' },
+  ],
   waterLeft: [{ kind: 'number', field: 'leftMl', unit: 'ml' }],
   coreRead: [{ kind: 'number', field: 'celsius', unit: '°C' }],
   inoculated: [

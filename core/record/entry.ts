@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { BrothLook, CultureUnit, CultureWarning, Holds, Mishap, Origin, Radius, Sector } from './culture.js';
-import { VesselType } from './definitions.js';
+import { CookerCare, VesselType } from './definitions.js';
 import { BatchId, CookId, EntryId, Instant, Key, Line, PhotoId, Remark, VesselId, written } from './ids.js';
 
 /**
@@ -171,6 +171,17 @@ const MOST_BOTTLES = 500;
 export const MeltedIn = z.enum(['water', 'steam']);
 export type MeltedIn = z.infer<typeof MeltedIn>;
 
+/** Empty glass and metal that dry heat makes sterile. */
+export const GlassKind = z.enum(['dishes', 'jars', 'bottles', 'pipettes', 'tools']);
+export type GlassKind = z.infer<typeof GlassKind>;
+/** The glass itself is at its heat; it is out, and cool; it was given up. */
+export const GlassStep = z.enum(['hot', 'out', 'stop']);
+export type GlassStep = z.infer<typeof GlassStep>;
+
+/** How it is known what a cook burned: a meter before and after, a cylinder weighed, or power times minutes. */
+export const FuelBy = z.enum(['meter', 'cylinder', 'power']);
+export type FuelBy = z.infer<typeof FuelBy>;
+
 /** Whether bags in the pot leave room for steam between them. */
 export const Between = z.enum(['apart', 'touching']);
 export type Between = z.infer<typeof Between>;
@@ -324,7 +335,31 @@ export const Entry = z.discriminatedUnion('kind', [
     /** Emptied by it; 0 where the last one still holds some. */
     bottles: z.number().int().min(0).max(MOST_BOTTLES),
     leftOverMl: z.number().min(0).max(100_000).optional(),
+    /** Into glass that dry heat had made sterile. */
+    inGlass: z.literal(true).optional(),
   }),
+  /** Empty glass went into the oven; its time counts once it is hot itself. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('glassIn'),
+    runId: Key,
+    what: GlassKind,
+    count: z.number().int().min(1).max(500),
+    celsius: z.number().min(100).max(300),
+    minutes: z.number().min(1).max(600),
+    wrapped: z.boolean(),
+  }),
+  z.strictObject({ ...fact, kind: z.literal('glassStep'), runId: Key, step: GlassStep }),
+  /** What a cook really burned: gas by mass, or power by energy. */
+  z.strictObject({
+    ...fact,
+    kind: z.literal('fuelUsed'),
+    cookId: CookId,
+    amount: z.number().positive().max(100_000),
+    unit: z.enum(['g', 'kWh']),
+    by: FuelBy,
+  }),
+  z.strictObject({ ...fact, kind: z.literal('cookerCared'), applianceId: Key, what: CookerCare }),
   /** Bottles of agar put away shut, to be melted and poured another day. */
   z.strictObject({
     ...fact,

@@ -11,6 +11,7 @@ export {
 } from './culture.js';
 export { Batch, BatchPlan, Cook, Photo, Treatment, Vessel, mediumOf, plainCode } from './batch.js';
 export {
+  CookerCare,
   Appliance,
   ApplianceKind,
   BatchStage,
@@ -39,6 +40,9 @@ export { effectiveEntries, withValues, type Fact, type FactOf } from './effectiv
 export {
   Beside,
   Between,
+  FuelBy,
+  GlassKind,
+  GlassStep,
   MeltedIn,
   CautionId,
   Channel,

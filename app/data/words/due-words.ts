@@ -1,6 +1,12 @@
-import type { Deed, DueItem, VesselType } from '../../../core/index';
+import type { CookerCare, Deed, DueItem, VesselType } from '../../../core/index';
 import { inDegrees } from './in-degrees';
-import { channelWords, thermometerWords } from './words';
+import { GLASS_WORDS, channelWords, thermometerWords } from './words';
+
+const CARE_DEEDS: Readonly<Record<CookerCare, string>> = {
+  cleaned: 'Clean it and its vent',
+  valves: 'Look over valves and gasket',
+  gasket: 'Change the gasket',
+};
 
 /** A due item with its words. */
 export interface WordedDue extends DueItem {
@@ -36,6 +42,10 @@ export function deedWords(deed: Deed): string {
       return `Inoculate ${deed.batch}`;
     case 'pour':
       return deed.isForetold ? `Pour ${deed.batch}` : `How hot is ${deed.batch}? Then pour`;
+    case 'glassOut':
+      return `Heat off, ${GLASS_WORDS[deed.what]}`;
+    case 'care':
+      return `${CARE_DEEDS[deed.what]}, ${deed.appliance.toLowerCase()}`;
     case 'wrap':
       return `Wrap ${deed.batch}, ${countWords(deed.count, 'dish')}`;
     case 'shake':

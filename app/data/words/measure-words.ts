@@ -223,3 +223,14 @@ export function fieldText(value: number, unit: string, unitStays = false): strin
 export function fuelWords(fuel: number, heat: Appliance['heat'] | undefined): string {
   return heat === 'gas' ? `${amountWords(fuel)} of gas` : `${formatNumber(fuel, 1)} kWh`;
 }
+
+/** What a cook really burned. */
+export function burnedWords({
+  amount,
+  unit,
+}: {
+  readonly amount: number;
+  readonly unit: 'g' | 'kWh';
+}): string {
+  return unit === 'g' ? `${amountWords(amount)} of gas` : `${formatNumber(amount, 2)} kWh`;
+}

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import type {
+  GlassStep,
   CoreError,
   CookStep,
   RangeRule,
@@ -15,7 +16,7 @@ import { signOf } from '../../../core/quantity/shown-units';
 import { fieldWords, rowFieldWords } from './field-words';
 import { TURNED_DIGITS, doseWords, shownUnit, temperatureWords } from './measure-words';
 import { shortened } from './shortened';
-import { COOK_WORDS, PHASE_WORDS } from './words';
+import { COOK_WORDS, GLASS_STEP_WORDS, PHASE_WORDS } from './words';
 
 /** Why something was refused, as a sentence or two that name what, which value and what would have been allowed. */
 export function refusalWords<C extends RefusalCode>({ code, params }: CoreError<C>): string {
@@ -76,6 +77,10 @@ const WORDS: { readonly [C in RefusalCode]: (params: Refusals[C]) => string } = 
     allowed.length === 0
       ? `${stepWords(step)} must be of a cook that is still on.`
       : `The step must be one of ${allowed.map(stepWords).join(', ')}. You gave ${stepWords(step)}.`,
+  'wrong-glass-step': ({ step, allowed }) =>
+    allowed.length === 0
+      ? `${glassWords(step)} must be of glass that is in the oven.`
+      : `The step must be one of ${allowed.map(glassWords).join(', ')}. You gave ${glassWords(step)}.`,
   'wrong-dose-unit': ({ unit, wanted }) => `The dose must be in ${wanted}. You gave ${unit}.`,
   'bad-dose': ({ each, most, unit, sources, remaining, vessels }) => {
     const hold = sources.length === 1 ? 'holds' : 'hold';
@@ -180,6 +185,10 @@ function signShown(rule: Unit): string {
 /** Without the tail that floating numbers grow. */
 function plain(value: number): string {
   return Number.isFinite(value) ? String(Number(value.toPrecision(10))) : String(value);
+}
+
+function glassWords(step: string): string {
+  return `“${GLASS_STEP_WORDS[step as GlassStep]}”`;
 }
 
 function stepWords(step: string): string {

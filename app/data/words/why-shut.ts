@@ -1,5 +1,4 @@
 import { errorNames } from './error-names';
-import { messageOf } from './message-of';
 
 /** Why the records cannot be opened, what that means for them, and what to do. */
 export function whyShut(error: unknown): string {
@@ -19,5 +18,7 @@ export function whyShut(error: unknown): string {
   if (names.includes('QuotaExceededError')) {
     return 'The disk is full, so the records could not be opened. Free some space and reload. Nothing was changed.';
   }
-  return `The records could not be opened: ${messageOf(error)}. Nothing was changed. Close other tabs of Nailwort and reload; if that does not help, restart the browser.`;
+  // A database that does not open refuses nothing: what it says is all there is, and our words need not be loaded for it.
+  const message = error instanceof Error ? error.message : String(error);
+  return `The records could not be opened: ${message}. Nothing was changed. Close other tabs of Nailwort and reload; if that does not help, restart the browser.`;
 }

@@ -7,10 +7,13 @@ import type {
   Contaminant,
   Cook,
   CookStep,
+  CookerCare,
   CorrectionEntry,
   Entry,
   EntryOf,
   Fate,
+  GlassKind,
+  GlassStep,
   House,
   Proof,
   Radius,
@@ -21,6 +24,7 @@ import type {
 } from '../../../core/index';
 import { DAY_MS } from '../../../core/base/time';
 import { stepsOf } from '../../../core/formula/hydration';
+import { dryHeatRuns } from '../../../core/house/dry-heat';
 import { lastReadC } from '../../../core/house/places';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
@@ -39,6 +43,7 @@ import {
 import { BROTH_WORDS, MISHAP_WORDS, WARNING_NAMES } from './culture-words';
 import {
   amountWords,
+  burnedWords,
   doseWords,
   figureIn,
   measureWords,
@@ -381,6 +386,14 @@ export function entryWords(entry: Entry, house: House): string {
       return `${cook} poured`;
     case 'agarPoured':
       return `${vessels} poured, cook ${house.cookById.get(entry.cookId)?.name ?? ''}${entry.leftOverMl === undefined ? '' : `, ${volumeWords(entry.leftOverMl)} left over`}`;
+    case 'glassIn':
+      return `${entry.count} ${GLASS_WORDS[entry.what]} into the oven, ${temperatureWords(entry.celsius)}`;
+    case 'glassStep':
+      return glassStepWords(entry, house);
+    case 'fuelUsed':
+      return `${cook} burned ${burnedWords(entry)}`;
+    case 'cookerCared':
+      return `${house.records.appliances.find((a) => a.id === entry.applianceId)?.name ?? 'A cooker'}: ${CARE_WORDS[entry.what]}`;
     case 'bottlesKept':
       return `${code}: ${bottleWords(entry.bottles)} kept shut`;
     case 'bottlesMelted':
@@ -393,6 +406,33 @@ export function entryWords(entry: Entry, house: House): string {
       return correctionWords(entry, house);
   }
 }
+
+/** Empty glass that is made sterile by dry heat. */
+export const GLASS_WORDS: Readonly<Record<GlassKind, string>> = {
+  dishes: 'glass dishes',
+  jars: 'empty jars',
+  bottles: 'empty bottles',
+  pipettes: 'pipettes',
+  tools: 'metal tools',
+};
+
+export const GLASS_STEP_WORDS: Readonly<Record<GlassStep, string>> = {
+  hot: 'Glass is hot',
+  out: 'Out of the oven',
+  stop: 'Given up',
+};
+
+function glassStepWords({ runId, step }: EntryOf<'glassStep'>, house: House): string {
+  const run = dryHeatRuns(house).find((r) => r.runId === runId);
+  const of = run === undefined ? 'Glass' : `${run.count} ${GLASS_WORDS[run.what]}`;
+  return `${of}: ${GLASS_STEP_WORDS[step].toLowerCase()}`;
+}
+
+export const CARE_WORDS: Readonly<Record<CookerCare, string>> = {
+  cleaned: 'cleaned, vent clear',
+  valves: 'valves and gasket looked over',
+  gasket: 'gasket changed',
+};
 
 /** "1 bottle", "3 bottles". */
 export function bottleWords(count: number): string {

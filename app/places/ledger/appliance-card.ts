@@ -21,6 +21,7 @@ import { DateField } from '../../pieces/form/date-field';
 import { keptChoice } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
 import { PressureBlank } from '../../pieces/pressure-blank';
+import { CareLog } from './care-log';
 import { PressureField } from './pressure-field';
 import { StepsField } from './steps-field';
 import { Fold } from '../../pieces/fold';
@@ -31,6 +32,7 @@ type Gauge = NonNullable<Appliance['gauge']>;
 @Component({
   selector: 'nw-appliance-card',
   imports: [
+    CareLog,
     ChoiceField,
     DateField,
     Fold,
@@ -77,6 +79,9 @@ type Gauge = NonNullable<Appliance['gauge']>;
       @for (field of places(); track field.id) {
         <nw-kept-number [field]="field" />
       }
+    </nw-fold>
+    <nw-fold title="Cleaning, valves, gasket">
+      <nw-care-log [appliance]="a" (changed)="change({ careEveryDays: $event })" />
     </nw-fold>
     <p class="small">{{ learned() }}</p>
     <p class="soft small">
@@ -246,6 +251,7 @@ export class ApplianceCard {
     const parts = [
       ...times(found.comeUpFactor, 'come-up', found.cooks.comeUp),
       ...times(found.waterFactor, 'water lost', found.cooks.water),
+      ...times(found.fuelFactor, 'fuel', found.cooks.fuel),
       ...(found.coolingRate === undefined ? [] : [`cooling measured (${found.cooks.cooling})`]),
     ];
     return parts.length === 0

@@ -12,10 +12,10 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   MINUTE_MS,
-  DRY_HEAT,
   HOUR_MS,
   cookedInVain,
   dueItems,
+  glassInOven,
   keptShut,
   pourClock,
   toPour,
@@ -25,19 +25,18 @@ import {
   type BatchView,
   type CookedInVain,
   type CookView,
+  type DryHeatRun,
   type House,
   type Pouring,
   isFilled,
   isInPreparation,
 } from '../../../core/index';
-import { temperatureWords } from '../../data/words/measure-words';
-import { Chime } from '../../data/devices/chime';
 import { deedWords } from '../../data/words/due-words';
 import { HouseStore } from '../../data/store/house-store';
 import { Time } from '../../data/clock/time';
 import { Wake } from '../../data/devices/wake';
 import { verdictWord } from '../../data/words/verdict-word';
-import { shortTime, vesselCount } from '../../data/words/words';
+import { GLASS_WORDS, shortTime, vesselCount } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { openedIn } from '../../data/views/opened';
 import { codesOf } from '../../data/views/codes-of';
@@ -52,11 +51,14 @@ import { DayPlanView } from './cook/day-plan';
 import { LoadCook } from './cook/load-cook';
 import { KeptAgar } from './pour/kept-agar';
 import { PourScreen } from './pour/pour-screen';
-import { Fold } from '../../pieces/fold';
+import { GlassScreen } from './glass/glass-screen';
+import { glassClock } from './glass/glass-clock';
+import { MoreClocks } from './timers/more-clocks';
 
 type Task =
   | { readonly key: string; readonly cook: CookView }
   | { readonly key: string; readonly batch: BatchView }
+  | { readonly key: string; readonly glass: DryHeatRun }
   | { readonly key: string; readonly pour: Pouring };
 
 /** An open cooker is warm for about so long. Common practice, no source. */
@@ -72,10 +74,11 @@ const UNLOADING_MS = 12 * HOUR_MS;
     CookKeeps,
     CookScreen,
     DayPlanView,
-    Fold,
+    GlassScreen,
     HydrationScreen,
     KeptAgar,
     LoadCook,
+    MoreClocks,
     MatButton,
     Plaque,
     PourScreen,
@@ -97,7 +100,6 @@ export class Stove {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
   private readonly wake = inject(Wake);
-  private readonly chime = inject(Chime);
   protected readonly first = signal<string | undefined>(undefined);
   protected readonly loading = signal(false);
   private readonly askedAgain = signal<BatchId | undefined>(undefined);
@@ -106,8 +108,6 @@ export class Stove {
 
   private readonly minuteMs = this.time.minute;
   protected readonly planning = signal(false);
-  protected readonly temperatureWords = temperatureWords;
-  protected readonly dryHeat = DRY_HEAT;
 
   protected readonly tasks = computed<readonly Task[]>(() => {
     const house = this.store.house();
@@ -115,7 +115,14 @@ export class Stove {
   });
   protected readonly main = computed(() => {
     const tasks = this.tasks();
-    return tasks.find((t) => t.key === this.first()) ?? tasks.find((t) => this.isAsked(t)) ?? tasks[0];
+    const first = this.first();
+    return (
+      tasks.find((t) => t.key === first) ??
+      // The agar that came out of what was large is what is looked at next.
+      tasks.find((t) => 'pour' in t && t.pour.cook.cook.id === first) ??
+      tasks.find((t) => this.isAsked(t)) ??
+      tasks[0]
+    );
   });
   protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
   protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
@@ -168,14 +175,6 @@ export class Stove {
     effect(() => {
       this.wake.keep(this.tasks().length > 0);
     });
-    effect(() => {
-      for (const task of this.tasks()) {
-        const clock = this.clockOf(task);
-        if (clock.dueMs !== undefined && clock.dueMs <= this.time.now()) {
-          this.chime.ringOnce(`${task.key} ${clock.dueMs}`, `${clock.next}, ${this.nameOf(task)}`);
-        }
-      }
-    });
     inject(DestroyRef).onDestroy(() => {
       this.wake.keep(false);
     });
@@ -194,6 +193,10 @@ export class Stove {
     const due = left !== undefined && left <= 0;
     if ('batch' in task) {
       return { name: task.batch.batch.formula?.name ?? '', code: task.batch.code, words, due };
+    }
+    if ('glass' in task) {
+      const { count, what } = task.glass;
+      return { name: `${count} ${GLASS_WORDS[what]}`, code: '', words, due };
     }
     if ('pour' in task) {
       const { view, cook } = task.pour;
@@ -224,19 +227,14 @@ export class Stove {
     this.first.set(undefined);
   }
 
-  private nameOf(task: Task): string {
-    return 'batch' in task
-      ? task.batch.code
-      : 'pour' in task
-        ? task.pour.view.code
-        : `cook ${task.cook.name}`;
-  }
-
   private codes(cook: CookView): string {
     return codesOf(cook, this.store.house()).join(' ');
   }
 
   private clockOf(task: Task): { readonly next: string; readonly dueMs?: number } {
+    if ('glass' in task) {
+      return glassClock(task.glass, this.time.now());
+    }
     if ('pour' in task) {
       const { cook, hotSinceMs } = task.pour;
       const { opensMs } = pourClock(cook.logs, cook.cook.roomC, hotSinceMs);
@@ -256,7 +254,9 @@ function batchesOf(task: Task): readonly BatchId[] {
     ? [task.batch.batch.id]
     : 'pour' in task
       ? [task.pour.view.batch.id]
-      : task.cook.batches;
+      : 'cook' in task
+        ? task.cook.batches
+        : [];
 }
 
 function tasksOf(house: House, nowMs: number): readonly Task[] {
@@ -265,5 +265,6 @@ function tasksOf(house: House, nowMs: number): readonly Task[] {
     .filter((b) => hydrationClock(b).next !== '' && !isFilled(b) && isInPreparation(b))
     .map((batch) => ({ key: batch.batch.id, batch }));
   const pours = toPour(house, nowMs).map((pour) => ({ key: `pour ${pour.view.batch.id}`, pour }));
-  return [...pours, ...cooks, ...wet];
+  const glass = glassInOven(house).map((run) => ({ key: `glass ${run.runId}`, glass: run }));
+  return [...pours, ...cooks, ...glass, ...wet];
 }

@@ -15,3 +15,15 @@ export function dryHeatMinutes(celsius: number): number | undefined {
   requireWithin(celsius, { field: 'oven', min: 50, max: 300, unit: ' °C' });
   return DRY_HEAT.filter((pair) => pair.celsius <= celsius).at(-1)?.minutes;
 }
+
+/** Held by many kitchens where an oven goes so high. A kitchen school, no source. */
+export const KITCHEN_DRY_HEAT = { celsius: 200, minutes: 20 } as const;
+
+/** By which pair glass that was so hot for so long counts as sterile; undefined by none. */
+export function dryHeatHeld(celsius: number, minutes: number): 'published' | 'kitchen' | undefined {
+  const least = dryHeatMinutes(celsius);
+  if (least !== undefined && minutes >= least) {
+    return 'published';
+  }
+  return celsius >= KITCHEN_DRY_HEAT.celsius && minutes >= KITCHEN_DRY_HEAT.minutes ? 'kitchen' : undefined;
+}

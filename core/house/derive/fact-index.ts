@@ -22,6 +22,8 @@ export interface FactIndex {
   readonly givenFrom: LayeredMap<VesselId, readonly FactOf<'inoculated'>[]>;
   readonly ofBatch: LayeredMap<BatchId, readonly Fact[]>;
   readonly ofCook: LayeredMap<CookId, readonly Fact[]>;
+  /** What is told of the kitchen itself: of empty glass in dry heat and its use, and of the care of cookers. */
+  readonly kitchen: readonly Fact[];
 }
 
 /** A fact as it stood before a change and as it stands after it; one of them may be missing. */
@@ -41,6 +43,7 @@ export const EMPTY_INDEX: FactIndex = {
   givenFrom: LayeredMap.empty(),
   ofBatch: LayeredMap.empty(),
   ofCook: LayeredMap.empty(),
+  kitchen: [],
 };
 
 /** The index while entries are put into it. */
@@ -55,6 +58,7 @@ export class FactIndexDraft {
   private readonly givenFrom: ListsDraft<VesselId, FactOf<'inoculated'>>;
   private readonly ofBatch: ListsDraft<BatchId, Fact>;
   private readonly ofCook: ListsDraft<CookId, Fact>;
+  private readonly kitchen: ListDraft<Fact>;
 
   constructor(index: FactIndex) {
     this.entries = new MapDraft(index.entries);
@@ -67,6 +71,7 @@ export class FactIndexDraft {
     this.givenFrom = new ListsDraft(index.givenFrom, byHappening);
     this.ofBatch = new ListsDraft(index.ofBatch, byHappening);
     this.ofCook = new ListsDraft(index.ofCook, byHappening);
+    this.kitchen = new ListDraft(index.kitchen, byHappening);
   }
 
   has(id: string): boolean {
@@ -112,7 +117,20 @@ export class FactIndexDraft {
     const ofBatch = this.ofBatch.done();
     const ofCook = this.ofCook.done();
     const corrections = this.corrections.done();
-    return { entries, noted, corrections, standing, takenBack, facts, ofVessel, givenFrom, ofBatch, ofCook };
+    const kitchen = this.kitchen.done();
+    return {
+      entries,
+      noted,
+      corrections,
+      standing,
+      takenBack,
+      facts,
+      ofVessel,
+      givenFrom,
+      ofBatch,
+      ofCook,
+      kitchen,
+    };
   }
 
   /** How a fact stands, by the corrections that name it, those that name them, and so on. */
@@ -131,6 +149,7 @@ export class FactIndexDraft {
     const removed = changes.flatMap(({ before }) => before ?? []);
     const added = changes.flatMap(({ after }) => after ?? []).sort(byHappening);
     this.facts.change(removed, added);
+    this.kitchen.change(removed.filter(isOfKitchen), added.filter(isOfKitchen));
     removed.forEach((fact) => {
       this.list(fact, 'take');
     });
@@ -157,6 +176,15 @@ export class FactIndexDraft {
       this.ofCook[act](fact.cookId, fact);
     }
   }
+}
+
+function isOfKitchen(fact: Fact): boolean {
+  return (
+    fact.kind === 'glassIn' ||
+    fact.kind === 'glassStep' ||
+    fact.kind === 'cookerCared' ||
+    (fact.kind === 'agarPoured' && fact.inGlass === true)
+  );
 }
 
 interface Lookup<V> {

@@ -101,6 +101,7 @@ export interface CookView extends CookFacts {
   readonly coreCoolFromMs?: number;
   readonly lastCoreRead?: FactOf<'coreRead'>;
   readonly waterLeftMl?: number;
+  readonly fuelUsed?: FactOf<'fuelUsed'>;
   readonly pouredMs?: number;
   /** F0 that a logger in the middle saw. */
   readonly probedF0?: number;

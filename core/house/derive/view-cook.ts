@@ -66,6 +66,7 @@ export function viewCook(
     lastCoreRead,
     ...attempt('cooling', () => coolAt({ cook, state, contents }, lastCoreRead)),
     waterLeftMl: lastOf(facts, 'waterLeft')?.leftMl,
+    fuelUsed: lastOf(facts, 'fuelUsed'),
     pouredMs: msOf(lastOf(facts, 'poured')),
     probedF0: probed,
     logRows,

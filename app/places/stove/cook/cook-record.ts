@@ -32,6 +32,7 @@ import { LogImport } from './log-import';
 import { LogList } from './log-list';
 import { ProofForm } from './proof-form';
 import { recordWords } from '../../../data/words/verdict-words';
+import { FuelForm } from './fuel-form';
 import { Unloading } from './unloading';
 import { Fold } from '../../../pieces/fold';
 
@@ -42,6 +43,7 @@ import { Fold } from '../../../pieces/fold';
     AskNumber,
     CookCurve,
     Fold,
+    FuelForm,
     HeatBandBar,
     HistoryList,
     LogImport,

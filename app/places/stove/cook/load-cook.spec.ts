@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { resolveFormula, scaleFormula, type BatchView } from '../../../../core/index';
+import { newAppliance, resolveFormula, scaleFormula, type BatchView } from '../../../../core/index';
 import { Journal } from '../../../data/journal/journal';
 import { furnishedHouse, until, type SpecHouse } from '../../../testing/house';
 import { render, type Rendered } from '../../../testing/render';
@@ -204,5 +204,42 @@ describe('what goes into the pot', () => {
   it('never asks how jars stand', async () => {
     await waiting(['wheat-spawn', 'quart-jar', 3]);
     expect(page.text()).not.toContain('between them');
+  });
+
+  it('says of all that is not offered why', async () => {
+    await waiting(['wheat-spawn', 'quart-jar', 2]);
+    const at = new Date().toISOString();
+    const { vesselTypes } = setup.house().records;
+    for (const [kind, name] of [
+      ['pot', 'Big pot'],
+      ['oven', 'Oven'],
+    ] as const) {
+      await setup.lay('appliances', newAppliance(kind, kind, name, at, vesselTypes));
+    }
+    await until(setup.store, (h) => h.records.appliances.length === 4);
+    await page.settle();
+    expect(page.text()).toContain('Big pot: it only boils, and grain wants pressure.');
+    expect(page.text()).toContain('Oven: dry heat is for empty glass.');
+  });
+
+  it('steams wood in a pot, by the time that was chosen', async () => {
+    await waiting(['hardwood-hull', 'block-bag', 2]);
+    const at = new Date().toISOString();
+    const { vesselTypes } = setup.house().records;
+    await setup.lay('appliances', newAppliance('pot', 'pot', 'Big pot', at, vesselTypes));
+    await until(setup.store, (h) => h.records.appliances.length === 3);
+    await page.settle();
+    await page.choose('Cooker', 'big pot');
+    expect(page.text()).toContain('in steam at no pressure');
+    expect(page.text()).toContain('never clamped or weighted');
+    expect(page.text()).toContain('120 min of open steam');
+    await page.press('90 min');
+    expect(page.text()).toContain('90 min of open steam');
+    expect(page.text()).toContain('its coldest point has F0 almost 0 min');
+    await page.press('All so, lid on');
+    await until(setup.store, (h) => h.cooks.length === 1);
+    expect(setup.house().cooks[0]!.cook).toEqual(
+      jasmine.objectContaining({ closes: 'never', gaugeKPa: 0, holdMinutes: 90, ventMinutes: 0 }),
+    );
   });
 });

@@ -9,7 +9,10 @@ import {
 } from '@angular/core';
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MOST_POURED, type PourTold, type Pouring } from '../../../../core/index';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MOST_POURED, sterileDishes, type PourTold, type Pouring } from '../../../../core/index';
+import { Time } from '../../../data/clock/time';
+import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { volumeWords } from '../../../data/words/measure-words';
 import { bottleWords } from '../../../data/words/words';
@@ -28,7 +31,7 @@ const REST: readonly Choice<PourTold['rest']>[] = [
 /** What became of the dishes of one batch: poured, dropped, not set, left empty; or the bottle is kept shut. */
 @Component({
   selector: 'nw-pour-counts',
-  imports: [Chips, CountStepper, MatButton, TextField],
+  imports: [Chips, CountStepper, MatButton, MatCheckbox, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card note" aria-label="What was poured">
@@ -70,6 +73,11 @@ const REST: readonly Choice<PourTold['rest']>[] = [
             (chosen)="rest.set($event)"
           />
         </p>
+      }
+      @if (glass() > 0) {
+        <mat-checkbox [checked]="inGlass()" (change)="inGlass.set($event.checked)"
+          >into glass from the oven: {{ glass() }} sterile dishes</mat-checkbox
+        >
       }
       <nw-text-field keys="decimal" name="Left over in the bottle" unit="ml" [control]="leftOver" />
     </section>
@@ -126,6 +134,8 @@ export class PourCounts {
   readonly isOpen = input.required<boolean>();
 
   private readonly journal = inject(Journal);
+  private readonly store = inject(HouseStore);
+  private readonly time = inject(Time);
   protected readonly mostPoured = MOST_POURED;
   protected readonly rests = REST;
   private readonly waiting = computed(() => this.pouring().toPour.length);
@@ -134,6 +144,12 @@ export class PourCounts {
   protected readonly dropped = signal(0);
   protected readonly notSet = signal(0);
   protected readonly rest = signal<PourTold['rest']>('empty');
+  /** Sterile glass dishes that are there. */
+  protected readonly glass = computed(() => {
+    const house = this.store.house();
+    return house === undefined ? 0 : sterileDishes(house, this.time.minute());
+  });
+  protected readonly inGlass = signal(false);
   protected readonly without = computed(() => Math.max(0, this.waiting() - this.poured()));
   protected readonly bottles = computed(() => bottleWords(this.pouring().hot));
   private readonly leftOverSchema = typedNumberOrNothing(
@@ -168,6 +184,7 @@ export class PourCounts {
       dropped: this.dropped(),
       notSet: this.notSet(),
       rest: this.rest(),
+      inGlass: this.inGlass() && this.glass() > 0,
       ...(leftOverMl !== undefined && { leftOverMl }),
     });
     if (done) {
