@@ -1,4 +1,5 @@
 export { chamberProfile, profileUntil, type ChamberProfile } from './chamber-profile.js';
+export { warmUpOf, type WarmUp } from './warm-up.js';
 export { pourClock, type PourClock } from './pour-clock.js';
 export { MELTS_C, meltMinutes, type MeltMinutes } from './melting.js';
 export { openingEarly, type OpeningEarly } from './opening-early.js';

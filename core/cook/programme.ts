@@ -1,5 +1,11 @@
 import { LONGEST_HOLD_MIN } from '../heat/hold-reaching.js';
-import type { Appliance, Household, Stage, VesselType } from '../record/definitions.js';
+import {
+  isDissolved,
+  type Appliance,
+  type Household,
+  type Stage,
+  type VesselType,
+} from '../record/definitions.js';
 import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
@@ -250,7 +256,12 @@ function comeUpOf(
   chamberC: number,
   members: readonly LoadMember[],
 ): number {
-  const mediumKg = sumOver(members, (m) => m.count * m.vesselWetG) / 1000;
+  // Broth, agar and jars of water are water through and through; grain and wood are half of it.
+  const dryKg =
+    sumOver(members, (m) =>
+      isDissolved(m.stage ?? 'grain') ? 0 : m.count * m.vesselWetG * DRY_SHARE_OF_WET,
+    ) / 1000;
+  const wetKg = sumOver(members, (m) => m.count * m.vesselWetG) / 1000;
   const waterKg = Math.min(
     Math.max(USUAL_WATER_KG, appliance.leastWaterMl / 1000),
     appliance.mostWaterMl / 1000,
@@ -259,8 +270,8 @@ function comeUpOf(
     waterKg,
     potKg: appliance.emptyKg,
     glassKg: sumOver(members, (m) => (m.vessel.kind === 'bag' ? 0 : m.count * m.vessel.emptyG)) / 1000,
-    mediumWaterKg: mediumKg * (1 - DRY_SHARE_OF_WET),
-    mediumDryKg: mediumKg * DRY_SHARE_OF_WET,
+    mediumWaterKg: wetKg - dryKg,
+    mediumDryKg: dryKg,
   };
   return comeUpMinutes(load, house.roomC, chamberC, appliance.netKW);
 }

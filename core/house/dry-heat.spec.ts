@@ -7,11 +7,15 @@ import {
   dryHeatRuns,
   dueItems,
   glassInOven,
+  newId,
   seededRandom,
   sterileDishes,
   withRows,
+  type BatchId,
+  type CookId,
   type Entry,
   type House,
+  type VesselId,
 } from '../index.js';
 import { checkEntry } from './check-entry.js';
 import type { Said } from '../record/entry.js';
@@ -70,6 +74,45 @@ describe('empty glass in dry heat', () => {
     step(75, 'out');
     expect(sterileDishes(house, START_MS + 80 * MINUTE_MS)).toBe(12);
     expect(sterileDishes(house, START_MS + DAY_MS)).toBe(0);
+  });
+
+  it('is used up by what is poured into it, open dishes first, and each dish once', () => {
+    begin({ wrapped: false, count: 6, celsius: 180, minutes: 30 });
+    step(30, 'hot');
+    step(60, 'out');
+    const pour = (minute: number, dishes: number) => {
+      const ids = Array.from({ length: dishes }, (_, i) =>
+        newId(START_MS + minute * 1000 + i, seededRandom(i)),
+      );
+      // As it stands in a record; whether its cook is there is asked elsewhere.
+      const made = entry(START_MS + minute * MINUTE_MS, {
+        kind: 'agarPoured',
+        cookId: newId(START_MS, seededRandom(1)) as CookId,
+        batchId: newId(START_MS, seededRandom(2)) as BatchId,
+        vesselIds: ids as VesselId[],
+        bottles: 1,
+        inGlass: true,
+      });
+      house = withRows(house, { entries: [made] });
+    };
+    pour(70, 4);
+    expect(sterileDishes(house, START_MS + 80 * MINUTE_MS)).toBe(2);
+    expect(sterileDishes(house, START_MS + DAY_MS)).toBe(0);
+    const later = {
+      runId: 'run-2',
+      what: 'dishes',
+      count: 10,
+      celsius: 170,
+      minutes: 60,
+      wrapped: true,
+    } as const;
+    say(600, { kind: 'glassIn', ...later });
+    say(640, { kind: 'glassStep', runId: 'run-2', step: 'hot' });
+    say(701, { kind: 'glassStep', runId: 'run-2', step: 'out' });
+    // What was poured of the first is not taken off the second.
+    expect(sterileDishes(house, START_MS + DAY_MS)).toBe(10);
+    pour(900, 3);
+    expect(sterileDishes(house, START_MS + DAY_MS)).toBe(7);
   });
 
   it('takes its steps in order, and a beginning that is struck takes what rests on it along', () => {

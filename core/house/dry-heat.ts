@@ -102,15 +102,29 @@ export function glassInOven(house: House): readonly DryHeatRun[] {
   return dryHeatRuns(house).filter((r) => r.phase === 'warming' || r.phase === 'held');
 }
 
-/** Sterile dishes that are there to be poured: out of the oven, kept wrapped or just now, and not poured since. */
+/**
+ * Sterile dishes that are there to be poured: out of the oven, kept wrapped or out just now, and not poured since. What is
+ * not wrapped is poured first.
+ */
 export function sterileDishes(house: House, nowMs: number): number {
-  const usable = dryHeatRuns(house)
-    .filter((r) => r.what === 'dishes' && r.isSterile)
-    .filter((r) => r.wrapped || nowMs - (r.outMs ?? nowMs) < OPEN_KEEPS_MS)
-    .reduce((sum, r) => sum + r.count, 0);
-  const poured = house.workings.index.kitchen.reduce(
-    (sum, f) => sum + (f.kind === 'agarPoured' ? f.vesselIds.length : 0),
-    0,
+  const out = dryHeatRuns(house).flatMap(({ what, isSterile, outMs, count, wrapped }) =>
+    what === 'dishes' && isSterile && outMs !== undefined
+      ? [{ atMs: outMs, left: count, keepsUntilMs: wrapped ? Infinity : outMs + OPEN_KEEPS_MS }]
+      : [],
   );
-  return Math.max(0, usable - poured);
+  const soonestFirst = out.sort((a, b) => a.keepsUntilMs - b.keepsUntilMs);
+  for (const fact of house.workings.index.kitchen) {
+    if (fact.kind === 'agarPoured') {
+      const atMs = Date.parse(fact.at);
+      let wanted = fact.vesselIds.length;
+      for (const lot of soonestFirst) {
+        if (lot.atMs <= atMs && atMs <= lot.keepsUntilMs) {
+          const taken = Math.min(lot.left, wanted);
+          lot.left -= taken;
+          wanted -= taken;
+        }
+      }
+    }
+  }
+  return out.reduce((sum, { left, keepsUntilMs }) => sum + (nowMs <= keepsUntilMs ? left : 0), 0);
 }

@@ -1,4 +1,12 @@
-import { boiledMlPerMin, chamberTemperature, likeInPot, toolsMinutes } from '../index.js';
+import {
+  MELTS_C,
+  boiledMlPerMin,
+  chamberTemperature,
+  dryHeatMinutes,
+  likeInPot,
+  steamHold,
+  toolsMinutes,
+} from '../index.js';
 import type { Check } from './checks.js';
 
 const PACKINGS = 'packings of equal circles in a circle, from memory of tables';
@@ -43,6 +51,39 @@ export function loadChecks(): readonly Check[] {
       chamberTemperature({ gaugeKPa: 200, altitudeM: 0 }),
       0.05,
       '°C',
+    ),
+    load(
+      'dry heat at 160 °C',
+      'Ph. Eur. 5.1.1, at least 160 °C for 2 h, from memory',
+      120,
+      dryHeatMinutes(160) ?? NaN,
+      0,
+      'min',
+    ),
+    load('agar melts above', 'USP/NF, agar: melts above 85 °C', 85, MELTS_C, 0, '°C'),
+    load(
+      'steam at no pressure at the sea',
+      'IAPWS-IF97 (2007), region 4, at 101.325 kPa: 99.97 °C',
+      99.97,
+      chamberTemperature({ gaugeKPa: 0, altitudeM: 0 }),
+      0.01,
+      '°C',
+    ),
+    load(
+      'steam at no pressure at 1 600 m',
+      'ISO 2533 and IAPWS-IF97; cooking tables 94.7 °C, from memory',
+      94.7,
+      chamberTemperature({ gaugeKPa: 0, altitudeM: 1600 }),
+      0.2,
+      '°C',
+    ),
+    load(
+      'straw, steam at no pressure',
+      'common practice, no source: 90 to 120 min',
+      90,
+      steamHold('bulk')?.least ?? NaN,
+      0,
+      'min',
     ),
     load(
       'wrapped tools at 121 °C',

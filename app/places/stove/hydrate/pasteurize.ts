@@ -21,11 +21,13 @@ import {
   mixTemperature,
   stepsOf,
   type BatchView,
+  warmUpOf,
   warmingOf,
+  type ApplianceKind,
   type WarmPlace,
   type Warming,
 } from '../../../../core/index';
-import { temperatureWords } from '../../../data/words/measure-words';
+import { literWords, temperatureWords } from '../../../data/words/measure-words';
 import { messageOf } from '../../../data/words/message-of';
 import { HouseStore } from '../../../data/store/house-store';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
@@ -55,6 +57,14 @@ const WAYS: readonly { readonly id: Way; readonly words: string; readonly cautio
       'Hydrated lime burns eyes and skin: goggles and gloves; never quicklime, never in aluminum. Garden lime does nothing.',
   },
 ];
+
+/** In what of one's own each is done. */
+const IN_OWN: Readonly<Record<Way, readonly ApplianceKind[]>> = {
+  bucket: ['bucket'],
+  bath: ['hotBath', 'pot'],
+  steam: ['steamDrum', 'pot'],
+  lime: [],
+};
 
 /** How such a medium is warmed as a rule. */
 const USUAL: Readonly<Record<Warming, Way>> = {
@@ -145,6 +155,9 @@ const STORED_MOISTURE = 0.12;
         }
       }
       <p class="answer" aria-live="polite" [class]="answer().tone">{{ answer().words }}</p>
+      @if (inOwn(); as words) {
+        <p>{{ words }}</p>
+      }
       <p class="caution">{{ caution() }}</p>
     </section>
   `,
@@ -219,6 +232,24 @@ export class Pasteurize {
   protected readonly steamWords = computed(
     () => `${temperatureWords(this.steamC(), 1)}, as water boils here,`,
   );
+  /** What of one's own it is done in, and what that says of it. */
+  protected readonly inOwn = computed(() => {
+    const kinds = IN_OWN[this.way()];
+    const own = this.store
+      .house()
+      ?.records.appliances.find((a) => a.isGone !== true && kinds.includes(a.kind));
+    if (own === undefined) {
+      return '';
+    }
+    if (this.way() === 'bucket') {
+      const liters = this.water() + this.substrate();
+      const fits = liters <= own.volumeL ? 'goes in' : 'does not go in: take less, or two';
+      return `${own.name} holds ${literWords(own.volumeL * 1000)}; ${literWords(liters * 1000)} of water and substrate ${fits}.`;
+    }
+    const toC = this.way() === 'bath' ? this.bathC() : this.steamC();
+    const { waterL, minutes } = warmUpOf(own, this.roomC(), toC);
+    return `${own.name} with ${literWords(waterL * 1000)} of water is at ${temperatureWords(toC)} after about ${durationWords(minutes)}; then it goes in.`;
+  });
   protected readonly caution = computed(() => WAYS.find((w) => w.id === this.way())?.caution ?? '');
   protected readonly answer = computed(() => {
     try {
