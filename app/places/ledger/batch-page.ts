@@ -48,6 +48,8 @@ export class BatchPage {
 
   private readonly opened = computed(() => openedIn(this.store.house(), this.name()));
   protected readonly view = computed(() => this.opened()?.batch);
+  /** Before the house is read nothing can be said to be missing. */
+  protected readonly isRead = computed(() => this.store.house() !== undefined);
   protected readonly vessel = computed(() => this.opened()?.vessel);
   protected readonly made = computed(() => {
     const view = this.view();

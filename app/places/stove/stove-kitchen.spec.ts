@@ -64,7 +64,7 @@ describe('clocks beside the cooks', () => {
     await journal.say({ kind: 'glassStep', runId, step: 'hot', at: ago(121) });
     await until(setup.store, (h) => h.facts.length === 2);
     await stove.settle();
-    expect(stove.text()).toMatch(/\d minutes? over of dry heat/);
+    expect(stove.text()).toMatch(/\d minutes? over in dry heat/);
     await stove.press(/^Heat off/);
     await until(setup.store, (h) => h.facts.length === 3);
     expect(sterileDishes(setup.house(), Date.now() + 24 * HOUR_MS)).toBe(10);

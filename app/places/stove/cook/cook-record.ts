@@ -75,6 +75,8 @@ export class CookRecord {
   protected readonly view = computed(() =>
     this.store.house()?.cooks.find((c) => c.cook.id === this.cook() || c.name === this.cook()),
   );
+  /** Before the house is read nothing can be said to be missing. */
+  protected readonly isRead = computed(() => this.store.house() !== undefined);
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   /** What the clock and the proofs say, and beside it what the load comes to by its heat. */
   protected readonly said = computed(() => {

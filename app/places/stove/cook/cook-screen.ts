@@ -100,7 +100,7 @@ export class CookScreen {
         return { main: 'Put the lid on', then: 'Checked and loaded. Its clock has not begun.' };
       case 'heating':
         return {
-          main: 'Wait for a full plume',
+          main: this.isOpen() ? 'Wait for steady steam' : 'Wait for a full plume',
           then: this.isOpen()
             ? 'Its minutes count from steady steam, not before. The lid lies loose, never clamped.'
             : 'Steam must rush out without a break before its minutes count.',
@@ -202,6 +202,11 @@ export class CookScreen {
       }
     );
   });
+  protected readonly dryWords = computed(() =>
+    this.isOpen()
+      ? 'Refill with boiling water before it is dry; into a dry, hot pot pour nothing.'
+      : 'If it falls silent it is dry: heat off, leave it shut, pour nothing in.',
+  );
   /** Water that should be left, by the plan's own loss. */
   protected readonly water = computed(() => {
     const { cook, state } = this.view();

@@ -7,7 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { fuelUnit, gasOfMeterG, reckonedFuelOf, type CookView, type FuelBy } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
@@ -38,7 +38,7 @@ const POWER: readonly Way[] = [
 /** What a cook really burned, beside what was reckoned: the next plans of this cooker know. */
 @Component({
   selector: 'nw-fuel-form',
-  imports: [Chips, MatButton, ReactiveFormsModule, TextField],
+  imports: [Chips, MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view().fuelUsed; as used) {

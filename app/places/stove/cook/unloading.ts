@@ -43,7 +43,7 @@ const WORDS: Readonly<Record<Damage, string>> = {
         @if (asCard()) {
           <p>
             <strong>Cook {{ view().name }} is open.</strong>
-            <span class="soft">Lift jars straight up, away from the face; set hot glass on cloth.</span>
+            <span class="soft">Lift out away from the face, bags from below; hot glass onto cloth.</span>
           </p>
         } @else {
           <h2>As it came out</h2>

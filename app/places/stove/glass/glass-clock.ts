@@ -19,5 +19,5 @@ export function glassClock({ phase, inMs, hotMs, minutes }: DryHeatRun, nowMs: n
     };
   }
   const dueMs = hotMs + minutes * MINUTE_MS;
-  return { minutes: (dueMs - nowMs) / MINUTE_MS, counts: 'left', at: 'of dry heat', next: 'Heat off', dueMs };
+  return { minutes: (dueMs - nowMs) / MINUTE_MS, counts: 'left', at: 'in dry heat', next: 'Heat off', dueMs };
 }

@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject } from '@angular/core';
+import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { format } from 'date-fns';
 import { MINUTE_MS, formatNumber } from '../../../../core/index';
@@ -14,6 +14,7 @@ import { Journal } from '../../../data/journal/journal';
 import { shortTime } from '../../../data/words/words';
 import { Fold } from '../../../pieces/fold';
 import { checkedBy, rangeOf, typedNumber } from '../../../pieces/form/checked-by';
+import { isSound } from '../../../pieces/form/form-state';
 import { TextField } from '../../../pieces/form/text-field';
 import { GlassForm } from '../glass/glass-form';
 
@@ -25,7 +26,7 @@ const MOST_NAME = 60;
 /** Clocks beside the cooks: whatever is just to be timed, and empty glass in the oven. */
 @Component({
   selector: 'nw-more-clocks',
-  imports: [Fold, GlassForm, MatButton, ReactiveFormsModule, TextField],
+  imports: [Fold, GlassForm, MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (row of rows(); track row.id) {
@@ -43,15 +44,9 @@ const MOST_NAME = 60;
       </section>
     }
     <nw-fold title="Just time something">
-      <form [formGroup]="form" (ngSubmit)="start()">
-        <nw-text-field name="What" [longest]="mostName" [control]="form.controls.name" />
-        <nw-text-field
-          keys="decimal"
-          name="Minutes"
-          unit="min"
-          [unitStays]="true"
-          [control]="form.controls.minutes"
-        />
+      <form (submit)="$event.preventDefault(); start()">
+        <nw-text-field name="What" [longest]="mostName" [control]="name" />
+        <nw-text-field keys="decimal" name="Minutes" unit="min" [unitStays]="true" [control]="minutes" />
         <button type="submit" matButton="outlined" class="deed quiet">Start</button>
         <p class="soft small">
           It rings, also elsewhere in here, and is no fact of the house unless you say so.
@@ -82,12 +77,14 @@ const MOST_NAME = 60;
 })
 export class MoreClocks {
   protected readonly clocks = inject(KitchenClocks);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
   protected readonly mostName = MOST_NAME;
-  protected readonly form = new FormGroup({
-    name: new FormControl('', { nonNullable: true }),
-    minutes: new FormControl('', { nonNullable: true, validators: checkedBy(() => MINUTES) }),
+  protected readonly name = new FormControl('', { nonNullable: true });
+  protected readonly minutes = new FormControl('', {
+    nonNullable: true,
+    validators: checkedBy(() => MINUTES),
   });
   protected readonly rows = computed(() =>
     this.clocks.clocks().map((clock) => {
@@ -108,11 +105,11 @@ export class MoreClocks {
   );
 
   protected start(): void {
-    this.form.markAllAsTouched();
-    if (this.form.valid && this.form.controls.minutes.value !== '') {
-      const minutes = MINUTES.parse(this.form.controls.minutes.value);
-      this.clocks.start(this.form.controls.name.value.trim() || `${formatNumber(minutes)} minutes`, minutes);
-      this.form.reset();
+    if (isSound(this.minutes, this.host)) {
+      const minutes = MINUTES.parse(this.minutes.value);
+      this.clocks.start(this.name.value.trim() || `${formatNumber(minutes)} minutes`, minutes);
+      this.name.reset();
+      this.minutes.reset();
     }
   }
 
