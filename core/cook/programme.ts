@@ -235,10 +235,6 @@ export function schoolsHere(
   planned: Omit<PlannedRun, 'holdMinutes'>,
   startC: number,
 ): readonly SchoolHere[] {
-  if (planned.chamberC <= planned.boilC) {
-    const open = steamHold(contents.stage);
-    return (open?.schools ?? []).map((school) => ({ ...school, hereMinutes: school.minutes }));
-  }
   const trade = tradeHold(contents.vessel, contents.stage);
   return trade.schools.map((school) => {
     const relative = relativeHold(contents, planned, trade, school.minutes, startC);

@@ -80,6 +80,9 @@ const WORDS: Readonly<Record<Damage, string>> = {
     }
   `,
   styles: `
+    :host:empty {
+      display: none;
+    }
     section {
       display: grid;
       gap: 10px;

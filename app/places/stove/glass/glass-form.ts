@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { DRY_HEAT, GlassKind, KITCHEN_DRY_HEAT, newId, sterileDishes } from '../../../../core/index';
@@ -7,7 +8,7 @@ import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { temperatureWords } from '../../../data/words/measure-words';
 import { GLASS_WORDS } from '../../../data/words/words';
-import { BlankChoice } from '../../../pieces/blank';
+import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
 import { Chips } from '../../../pieces/form/chips';
 import { CountStepper } from '../../../pieces/form/count-stepper';
 
@@ -17,17 +18,12 @@ const MOST_PIECES = 100;
 /** Empty glass, and how it is to be made sterile in an oven. */
 @Component({
   selector: 'nw-glass-form',
-  imports: [BlankChoice, Chips, CountStepper, MatButton, MatCheckbox],
+  imports: [ChoiceField, Chips, CountStepper, MatButton, MatCheckbox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="row">
       <nw-count-stepper name="piece" [value]="count()" [most]="most" (valueChange)="count.set($event)" />
-      <nw-blank-choice
-        name="What glass"
-        [options]="kinds"
-        [value]="what()"
-        (valueChange)="chooseKind($event)"
-      />
+      <nw-choice-field name="What glass" [control]="what" [options]="kinds" [isNameHidden]="true" />
     </p>
     <mat-checkbox [checked]="wrapped()" (change)="wrapped.set($event.checked)"
       >wrapped in foil or paper: it stays sterile until that is opened</mat-checkbox
@@ -65,8 +61,11 @@ export class GlassForm {
   private readonly store = inject(HouseStore);
   private readonly time = inject(Time);
   protected readonly most = MOST_PIECES;
-  protected readonly kinds = GlassKind.options.map((value) => ({ value, words: GLASS_WORDS[value] }));
-  protected readonly what = signal<GlassKind>('dishes');
+  protected readonly kinds: readonly Choice<GlassKind>[] = GlassKind.options.map((value) => ({
+    value,
+    words: GLASS_WORDS[value],
+  }));
+  protected readonly what = new FormControl<GlassKind>('dishes', { nonNullable: true });
   protected readonly count = signal(10);
   protected readonly wrapped = signal(true);
   protected readonly pairs = computed(() =>
@@ -84,19 +83,12 @@ export class GlassForm {
     return house === undefined ? 0 : sterileDishes(house, this.time.minute());
   });
 
-  protected chooseKind(value: string): void {
-    const found = GlassKind.options.find((k) => k === value);
-    if (found !== undefined) {
-      this.what.set(found);
-    }
-  }
-
   protected begin(): void {
     const { celsius, minutes } = PAIRS[Number(this.pair())]!;
     void this.journal.say({
       kind: 'glassIn',
       runId: newId(this.time.now(), Math.random),
-      what: this.what(),
+      what: this.what.value,
       count: this.count(),
       celsius,
       minutes,
