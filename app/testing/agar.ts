@@ -40,20 +40,21 @@ export async function platesOutOfCooker(
   });
   const ids = made.vessels.map((v) => v.id);
   const steps = ['lidOn', 'steamSteady', 'weightOn', 'atPressure', 'heatOff', 'open'] as const;
+  const number = setup.house().cooks.length + 1;
   const openedMs = Date.now() - openedMinutesAgo * MINUTE_MS;
   const loadedMs = openedMs - steps.length * 10 * MINUTE_MS;
   // It was made before it was loaded.
   await setup.lay('entries', { ...made.entry, at: new Date(loadedMs - HOUR_MS).toISOString() });
-  const { cook, entry } = makeCook(appliances[0]!, plan, 20, ids, 1, {
+  const { cook, entry } = makeCook(appliances[0]!, plan, 20, ids, number, {
     nowMs: loadedMs,
     random: seededRandom(4),
   });
   await setup.lay('cooks', cook);
   await setup.lay('entries', entry);
-  await until(setup.store, (h) => h.cooks.length > 0);
+  await until(setup.store, (h) => h.cookById.has(cook.id));
   for (const [i, step] of steps.entries()) {
     const at = new Date(loadedMs + (i + 1) * 10 * MINUTE_MS).toISOString();
     await journal.say({ kind: 'cookStep', cookId: cook.id, step, at });
-    await until(setup.store, (h) => h.cooks[0]!.steps.at(-1)?.step === step);
+    await until(setup.store, (h) => h.cookById.get(cook.id)!.steps.at(-1)?.step === step);
   }
 }

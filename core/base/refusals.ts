@@ -176,9 +176,9 @@ export interface Refusals {
     readonly target: number;
     readonly added: number;
   };
-  /** The hold is infinite where none would do. */
   /** What it holds outlives boiling. */
   'not-in-steam': { readonly appliance: string };
+  /** The hold is infinite where none would do. */
   'hold-too-long': {
     readonly appliance: string;
     readonly chamberC: number;

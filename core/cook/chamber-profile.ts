@@ -1,7 +1,7 @@
 import type { ProfilePoint } from '../heat/lethality.js';
 import type { Cook } from '../record/batch.js';
 import type { FactOf } from '../record/effective.js';
-import { chamberTemperature } from '../steam/chamber.js';
+import { boilingC, chamberTemperature } from '../steam/chamber.js';
 import { cookState, holdLeftMinutes, takenSteps, type CookState, type TakenStep } from './cook-state.js';
 import { byMinute, thinned } from '../readings/thinned.js';
 import { GAP_MS, asProfile, readingsOf, type CookLog, type Reading } from '../readings/measured.js';
@@ -47,7 +47,7 @@ export function chamberProfile(
   const nowMs = Math.max(atMs, ...steps.map((s) => Date.parse(s.at)));
   const startMs = steps[0] === undefined ? nowMs : Date.parse(steps[0].at);
   const nowMinutes = Math.min(LONGEST_MINUTES, Math.max(0, (nowMs - startMs) / MINUTE_MS));
-  const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
+  const boilC = boilingC(cook.atmosphereKPa);
   const been = chamberReadings(cook, logs, startMs, nowMs);
   const points =
     been.points.length >= LEAST_LOG

@@ -57,7 +57,6 @@ export interface LeftOut {
 /** Unloading, wiping, loading, filling water. Common practice, no source. */
 const TURNAROUND_MIN = 20;
 const FULL = 1 + 1e-9;
-
 type PlanOf = (wish: CookWish) => CookPlan;
 type PlanLoad = (wish: Omit<CookWish, 'house'>) => CookPlan;
 

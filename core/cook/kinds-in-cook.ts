@@ -3,7 +3,7 @@ import type { Batch } from '../record/batch.js';
 import type { Stage, VesselType } from '../record/definitions.js';
 import type { BatchId, VesselId } from '../record/ids.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
-import { chamberTemperature } from '../steam/chamber.js';
+import { boilingC } from '../steam/chamber.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
 import { inCooker, placesNeeded, wishOf } from './in-cooker.js';
 import { bagsAmong, contentsOfMember, likeTogether } from './load-member.js';
@@ -70,7 +70,7 @@ const VENT_MIN = 10;
 function asked(contents: Contents, isUnsoaked: boolean): number {
   const planned = {
     roomC: ROOM_C,
-    boilC: chamberTemperature({ gaugeKPa: 0, atmosphereKPa: atmosphericPressure(0) }),
+    boilC: boilingC(atmosphericPressure(0)),
     chamberC: tradeChamberC(),
     comeUpMinutes: COME_UP_MIN,
     ventMinutes: VENT_MIN,

@@ -14,9 +14,9 @@ export interface Learned {
   readonly waterFactor?: number;
   /** k of ΔT' = −k ΔT^1.25, 1/(min K^0.25). */
   readonly coolingRate?: number;
-  /** Cooks that had a say in each. */
   /** What it burns, beside what is reckoned. */
   readonly fuelFactor?: number;
+  /** Cooks that had a say in each. */
   readonly cooks: {
     readonly comeUp: number;
     readonly water: number;
@@ -38,7 +38,7 @@ const SENSIBLE = { least: 0.3, most: 3 };
 
 /** Medians over the latest cooks of one appliance. */
 export function learnedFrom(
-  cooks: readonly (CookFacts & Pick<Shown, 'waterLeftMl' | 'fuelUsed'>)[],
+  cooks: readonly (CookFacts & Shown)[],
   appliance: Pick<Appliance, 'id' | 'kind' | 'netKW' | 'heat' | 'fuelPerHour'>,
 ): Learned {
   const latest = cooks.filter((c) => c.cook.applianceId === appliance.id).slice(-LATEST);
@@ -71,7 +71,7 @@ function comeUpFactorOf({ cook, steps }: CookFacts): number[] {
 }
 
 function waterFactorOf(
-  { cook, state, waterLeftMl }: CookFacts & { waterLeftMl?: number },
+  { cook, state, waterLeftMl }: CookFacts & Shown,
   appliance: Pick<Appliance, 'kind' | 'netKW'>,
 ): number[] {
   if (waterLeftMl === undefined || state.phase === 'ended') {
@@ -85,7 +85,7 @@ function waterFactorOf(
 }
 
 function fuelFactorOf(
-  { cook, state, fuelUsed }: CookFacts & Pick<Shown, 'fuelUsed'>,
+  { cook, state, fuelUsed }: CookFacts & Shown,
   appliance: Pick<Appliance, 'netKW' | 'heat' | 'fuelPerHour'>,
 ): number[] {
   // What was burned in another unit was burned under another pot.

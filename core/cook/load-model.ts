@@ -75,7 +75,7 @@ function solidShape(contents: Contents): Shape {
   return {
     kind: 'cylinder',
     radiusMm,
-    heightMm: (filledMl(contents) * MM3_PER_ML) / (Math.PI * radiusMm ** 2),
+    heightMm: columnMm(filledMl(contents), radiusMm),
   };
 }
 
@@ -91,12 +91,17 @@ export function blockOf(contents: Contents): Extract<Shape, { kind: 'brick' }> {
   };
 }
 
-/** Time constant of a liquid: heat it holds over what its wetted wall lets through. */
-function liquidLag(vessel: VesselType, volumeMl: number): number {
+/** Time constant of a liquid, min: heat it holds over what its wetted wall lets through. */
+export function liquidLag(vessel: VesselType, volumeMl: number): number {
   const radiusMm = innerRadiusMm(vessel);
-  const heightMm = (volumeMl * MM3_PER_ML) / (Math.PI * radiusMm ** 2);
+  const heightMm = columnMm(volumeMl, radiusMm);
   const areaM2 = (2 * Math.PI * radiusMm * heightMm + Math.PI * radiusMm ** 2) / 1e6;
   return (volumeMl * WATER_J_PER_ML_K) / (LIQUID_FILM * areaM2) / SECONDS;
+}
+
+/** How high so much stands in a round vessel, mm. */
+export function columnMm(volumeMl: number, radiusMm: number): number {
+  return (volumeMl * MM3_PER_ML) / (Math.PI * radiusMm ** 2);
 }
 
 /** Inside, of a round vessel: as measured, or as such jars and bottles are. */

@@ -2,7 +2,7 @@ import { bodyOf, mixedBody, type Body } from '../heat/conduction/body.js';
 import { respond } from '../heat/conduction/respond.js';
 import type { Shape } from '../heat/conduction/shape.js';
 import type { VesselType } from '../record/definitions.js';
-import { innerRadiusMm, thermalLoadOf } from './load-model.js';
+import { columnMm, innerRadiusMm, liquidLag } from './load-model.js';
 
 /** A gel of agar melts above 85 °C and not below: USP/NF, agar. */
 export const MELTS_C = 85;
@@ -10,7 +10,6 @@ export const MELTS_C = 85;
 const GEL_DIFFUSIVITY = 1.45e-7;
 /** Steam and a bath wet the glass alike; the top is open to hot air and stays behind, so its face counts as shut. Our judgement. */
 const NO_HEAT = 1e-3;
-const MM3_PER_ML = 1000;
 const STEP_MIN = 1;
 const LONGEST_MIN = 600;
 /** Exact from this minute on is soon enough. */
@@ -42,19 +41,11 @@ export function meltMinutes(
   if (boilC <= MELTS_C) {
     return undefined;
   }
-  const load = thermalLoadOf({ vessel, stage: 'agar', wetG: volumeMl });
-  if (load.kind !== 'liquid') {
-    return undefined;
-  }
   const radiusMm = innerRadiusMm(vessel);
-  const gel: Shape = {
-    kind: 'cylinder',
-    radiusMm,
-    heightMm: (volumeMl * MM3_PER_ML) / (Math.PI * radiusMm ** 2),
-  };
+  const gel: Shape = { kind: 'cylinder', radiusMm, heightMm: columnMm(volumeMl, radiusMm) };
   const still = bodyOf(gel, { top: NO_HEAT }, GEL_DIFFUSIVITY, SETTLE_MIN);
   return {
-    low: minutesIn(mixedBody(load.timeConstantMinutes), 0.5, boilC, fromC),
+    low: minutesIn(mixedBody(liquidLag(vessel, volumeMl)), 0.5, boilC, fromC),
     high: minutesIn(still, still.slowestUp, boilC, fromC),
   };
 }

@@ -1,4 +1,4 @@
-import { chamberTemperature } from '../steam/chamber.js';
+import { boilingC } from '../steam/chamber.js';
 import { chamberProfile, profileUntil } from './chamber-profile.js';
 import type { CookFacts } from './cook-heat.js';
 
@@ -22,6 +22,6 @@ export function openingEarly(
   }
   const { points, nowMinutes } = chamberProfile(cook, steps, nowMs, logs);
   const chamberC = profileUntil(points, nowMinutes).at(-1)?.celsius ?? cook.roomC;
-  const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.atmosphereKPa });
+  const boilC = boilingC(cook.atmosphereKPa);
   return chamberC > boilC + PRESSED_ABOVE_C ? { chamberC, boilC } : undefined;
 }

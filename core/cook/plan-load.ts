@@ -1,7 +1,7 @@
 import { likeTogether, type LoadMember } from './load-member.js';
 import type { CookPlan, CookWish } from './programme.js';
 import { isPressureCooker } from './pot.js';
-import { steamHold, tradeHold } from './trade-holds.js';
+import { holdIn } from './trade-holds.js';
 
 /** A whole load: several kinds of vessel may stand in it. */
 export interface LoadWish extends Omit<CookWish, keyof LoadMember | 'beside' | 'house'> {
@@ -68,6 +68,5 @@ function schoolOf(
   { vessel, stage = 'grain' }: LoadMember,
   minutes: number | undefined,
 ): number | undefined {
-  const trade = isPressureCooker(appliance) ? tradeHold(vessel, stage) : steamHold(stage);
-  return trade?.schools.find((s) => s.minutes === minutes)?.minutes;
+  return holdIn(appliance, vessel, stage)?.schools.find((s) => s.minutes === minutes)?.minutes;
 }

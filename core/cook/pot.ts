@@ -17,9 +17,9 @@ export function takesLoads(appliance: Pick<Appliance, 'kind'>): boolean {
   return isPressureCooker(appliance) || OPEN_STEAM.includes(appliance.kind);
 }
 
-/** A cook, or the plan of one, in steam at the pressure of the air. */
-export function isOpenSteam({ gaugeKPa }: Pick<Cook, 'gaugeKPa'>): boolean {
-  return gaugeKPa === 0;
+/** A cook in steam at the pressure of the air: nothing is ever shut. */
+export function isOpenSteam({ closes }: Pick<Cook, 'closes'>): boolean {
+  return closes === 'never';
 }
 
 /** An appliance, or a cook with what was known of its gauge then. */

@@ -10,7 +10,7 @@ import { CoreError } from '../base/errors.js';
 import { coolingMinutes } from '../heat/cooling.js';
 import { comeUpMinutes } from '../heat/come-up.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
-import { chamberTemperature } from '../steam/chamber.js';
+import { boilingC, chamberTemperature } from '../steam/chamber.js';
 import { waterBudget, type WaterBudget, type WaterLoss } from '../steam/water-budget.js';
 import { toolsMinutes } from './beside.js';
 import { CANNER_COOLING_RATE } from './canner-figures.js';
@@ -23,7 +23,7 @@ import { isPressureCooker, waterLossOf } from './pot.js';
 import { usualGaugeKPa } from './pressure-choice.js';
 import type { Standing } from './standing.js';
 import { relativeHold } from './relative-hold.js';
-import { steamHold, tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
+import { holdIn, tradeHold, type TradeHold, type TradeSchool } from './trade-holds.js';
 
 /** A full plume for ten minutes: USDA Complete Guide to Home Canning. */
 export const VENT_MINUTES = 10;
@@ -111,7 +111,7 @@ export function planCook(wish: CookWish): CookPlan {
   const isOpen = !isPressureCooker(appliance);
   const gaugeKPa = isOpen ? 0 : Math.min(appliance.ratedGaugeKPa, wish.gaugeKPa ?? usualGaugeKPa(appliance));
   const chamberC = chamberTemperature({ gaugeKPa, atmosphereKPa });
-  const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
+  const boilC = boilingC(atmosphereKPa);
   const ventMinutes = isOpen ? 0 : (wish.ventMinutes ?? VENT_MINUTES);
   const coolingRate = learned?.coolingRate ?? CANNER_COOLING_RATE;
   const trade = holdsFor(appliance, vessel, stage);
@@ -184,10 +184,7 @@ export function planCook(wish: CookWish): CookPlan {
  * @throws CoreError `not-in-steam` where boiling is not enough
  */
 function holdsFor(appliance: Appliance, vessel: VesselType, stage: Stage): TradeHold {
-  if (isPressureCooker(appliance)) {
-    return tradeHold(vessel, stage);
-  }
-  const hold = steamHold(stage);
+  const hold = holdIn(appliance, vessel, stage);
   if (hold === undefined) {
     throw new CoreError('not-in-steam', { appliance: appliance.name });
   }
@@ -279,6 +276,7 @@ export function openAfterMinutes(
   roomC: number,
   coolingRate = CANNER_COOLING_RATE,
 ): number {
-  const boilingC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
-  return coolingMinutes(chamberC - roomC, boilingC - roomC, coolingRate) + WAIT_AFTER_PRESSURE_MIN;
+  return (
+    coolingMinutes(chamberC - roomC, boilingC(atmosphereKPa) - roomC, coolingRate) + WAIT_AFTER_PRESSURE_MIN
+  );
 }

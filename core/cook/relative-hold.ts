@@ -5,7 +5,7 @@ import { holdReaching } from '../heat/hold-reaching.js';
 import { convert } from '../quantity/convert.js';
 import { isDissolved } from '../record/definitions.js';
 import { atmosphericPressure } from '../steam/atmosphere.js';
-import { chamberTemperature } from '../steam/chamber.js';
+import { boilingC, chamberTemperature } from '../steam/chamber.js';
 import { thermalLoadOf, type Contents } from './load-model.js';
 import { holdWhereSchoolWorks } from './slow-beds.js';
 import { plannedChamber, type PlannedRun } from './planned-chamber.js';
@@ -45,7 +45,7 @@ function tradeRun(trade: TradeHold, minutes: number, planned: Omit<PlannedRun, '
   return runOf(trade.reference, {
     ...planned,
     roomC: TRADE_ROOM_C,
-    boilC: chamberTemperature({ gaugeKPa: 0, atmosphereKPa: atmosphericPressure(0) }),
+    boilC: boilingC(atmosphericPressure(0)),
     chamberC: tradeChamberC(),
     ventMinutes: TRADE_VENT_MIN,
     holdMinutes: minutes,

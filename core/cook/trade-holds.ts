@@ -1,4 +1,5 @@
-import { isDissolved, type Stage, type VesselType } from '../record/definitions.js';
+import { isDissolved, type Appliance, type Stage, type VesselType } from '../record/definitions.js';
+import { isPressureCooker } from './pot.js';
 import { shippedVessel } from './shipped-vessel.js';
 
 /** A hold that many use at 15 psi at the sea. Common practice, no source. */
@@ -24,13 +25,15 @@ const SMALL_BOTTLE_ML = 250;
 
 type Schools = readonly [TradeSchool, TradeSchool, TradeSchool];
 
-const HOLDS: readonly {
-  readonly is: (vessel: VesselType, stage: Stage) => boolean;
+/** What is held for some vessels: in which words, and in which vessel that is said. */
+interface Said {
   readonly words: string;
   readonly vesselId: string;
   readonly stage: Stage;
   readonly schools: Schools;
-}[] = [
+}
+
+const HOLDS: readonly (Said & { readonly is: (vessel: VesselType, stage: Stage) => boolean })[] = [
   {
     is: (vessel, stage) => isDissolved(stage) && vessel.capacityMl <= SMALL_BOTTLE_ML,
     words: 'bottles and jars up to 250 ml',
@@ -104,25 +107,10 @@ const HOLDS: readonly {
  * brown when they are held long.
  */
 export function tradeHold(vessel: VesselType, stage: Stage = 'grain'): TradeHold {
-  const { words, schools, vesselId, stage: said } = HOLDS.find((h) => h.is(vessel, stage))!;
-  const [short, middle, long] = schools;
-  return {
-    minutes: middle.minutes,
-    least: short.minutes,
-    most: long.minutes,
-    words,
-    schools,
-    reference: { vessel: shippedVessel(vesselId), stage: said },
-  };
+  return holdSaid(HOLDS.find((h) => h.is(vessel, stage))!);
 }
 
-const STEAM_HOLDS: readonly {
-  readonly is: (stage: Stage) => boolean;
-  readonly words: string;
-  readonly vesselId: string;
-  readonly stage: Stage;
-  readonly schools: Schools;
-}[] = [
+const STEAM_HOLDS: readonly (Said & { readonly is: (stage: Stage) => boolean })[] = [
   {
     is: isDissolved,
     words: 'bottles and jars in steam at no pressure',
@@ -153,10 +141,19 @@ const STEAM_HOLDS: readonly {
  */
 export function steamHold(stage: Stage): TradeHold | undefined {
   const found = STEAM_HOLDS.find((h) => h.is(stage));
-  if (found === undefined) {
-    return undefined;
-  }
-  const { words, schools, vesselId, stage: said } = found;
+  return found && holdSaid(found);
+}
+
+/** What the trade holds such vessels in such a cooker; undefined where it only boils and that is not enough. */
+export function holdIn(
+  appliance: Pick<Appliance, 'kind'>,
+  vessel: VesselType,
+  stage: Stage,
+): TradeHold | undefined {
+  return isPressureCooker(appliance) ? tradeHold(vessel, stage) : steamHold(stage);
+}
+
+function holdSaid({ words, schools, vesselId, stage }: Said): TradeHold {
   const [short, middle, long] = schools;
   return {
     minutes: middle.minutes,
@@ -164,6 +161,6 @@ export function steamHold(stage: Stage): TradeHold | undefined {
     most: long.minutes,
     words,
     schools,
-    reference: { vessel: shippedVessel(vesselId), stage: said },
+    reference: { vessel: shippedVessel(vesselId), stage },
   };
 }

@@ -1,5 +1,6 @@
 import type { Cook } from '../record/batch.js';
 import type { Proof } from '../record/entry.js';
+import { isOpenSteam } from './pot.js';
 import type { CookState } from './cook-state.js';
 import { MINUTE_MS } from '../base/time.js';
 import { lethalRate } from '../heat/lethality.js';
@@ -62,7 +63,7 @@ export function cookVerdict(
   if (state.heatOffMs === undefined) {
     return { word: 'open', reasons: [] };
   }
-  if (cook.closes === 'never') {
+  if (isOpenSteam(cook)) {
     // Boiling sterilizes nothing: a proof that it did not would say what is known, and a clock says that it was done.
     return byClock({ ...state, ventMinutes: LEAST_VENT_MINUTES }, cook, 'steamed');
   }

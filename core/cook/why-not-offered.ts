@@ -1,7 +1,7 @@
 import type { Appliance, Stage, VesselType } from '../record/definitions.js';
-import { isPressureCooker, takesLoads } from './pot.js';
+import { takesLoads } from './pot.js';
 import { placesOf } from './places-in.js';
-import { steamHold } from './trade-holds.js';
+import { holdIn } from './trade-holds.js';
 
 /** Why nothing that waits can go into an appliance: it is on; it steams nothing; it has no place; it only boils. */
 export type WhyNotOffered = 'on' | 'dry' | 'bath' | 'noPlaces' | 'onlyBoils';
@@ -32,7 +32,7 @@ export function whyNotOffered(
   if (placed.length === 0) {
     return waiting.length === 0 ? undefined : 'noPlaces';
   }
-  return isPressureCooker(appliance) || placed.some(({ stage }) => steamHold(stage) !== undefined)
+  return placed.some(({ vessel, stage }) => holdIn(appliance, vessel, stage) !== undefined)
     ? undefined
     : 'onlyBoils';
 }

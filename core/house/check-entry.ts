@@ -5,7 +5,7 @@ import { MOST_HELD } from '../record/culture.js';
 import { isCorrection, type Entry, type EntryOf } from '../record/entry.js';
 import type { CookId, VesselId } from '../record/ids.js';
 import type { House } from './derive/house.js';
-import { dryHeatRun } from './dry-heat.js';
+import { dryHeatRunIn } from './dry-heat.js';
 import { refillOf } from './fill-into.js';
 import { requirePossible, takingOf, type World } from './rules.js';
 import { DAY_MS, MINUTE_MS } from '../base/time.js';
@@ -123,7 +123,7 @@ function worldOf(house: House): World {
         }
       );
     },
-    glassPhase: (runId) => dryHeatRun(house.workings.index.kitchen, runId)?.phase,
+    glassPhase: (runId) => dryHeatRunIn(house, runId)?.phase,
     cookPhase: (id) => house.cookById.get(id)?.state.phase,
   };
 }

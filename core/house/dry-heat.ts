@@ -1,3 +1,4 @@
+import { groupBy } from '../base/collections.js';
 import { HOUR_MS, MINUTE_MS } from '../base/time.js';
 import { dryHeatHeld } from '../heat/pasteurize/dry-heat.js';
 import type { Fact, FactOf } from '../record/effective.js';
@@ -31,12 +32,8 @@ export interface DryHeatRun {
   readonly inMs: number;
   readonly hotMs?: number;
   readonly outMs?: number;
-  /** Held at its heat, min; 0 before it is out. */
-  readonly heldMinutes: number;
   /** It is out, and was held as long as one of the pairs asks. */
   readonly isSterile: boolean;
-  /** The pair that it was held by: published, or of a kitchen school. */
-  readonly by?: 'published' | 'kitchen';
 }
 
 /** Unwrapped glass is used at once, or it is not sterile any more. Common practice, no source. */
@@ -73,7 +70,6 @@ export function dryHeatRun(facts: readonly Fact[], runId: string): DryHeatRun | 
     }
   }
   const heldMinutes = outMs === undefined || hotMs === undefined ? 0 : (outMs - hotMs) / MINUTE_MS;
-  const by = dryHeatHeld(celsius, heldMinutes + ROUNDING_MIN);
   return {
     runId,
     what,
@@ -83,18 +79,21 @@ export function dryHeatRun(facts: readonly Fact[], runId: string): DryHeatRun | 
     wrapped,
     phase,
     inMs: Date.parse(begun.at),
-    heldMinutes,
-    isSterile: phase === 'out' && by !== undefined,
+    isSterile: phase === 'out' && dryHeatHeld(celsius, heldMinutes + ROUNDING_MIN) !== undefined,
     ...(hotMs !== undefined && { hotMs }),
     ...(outMs !== undefined && { outMs }),
-    ...(by !== undefined && { by }),
   };
 }
 
 /** All runs of dry heat, the first first. */
 export function dryHeatRuns(house: House): readonly DryHeatRun[] {
-  const facts = house.workings.index.kitchen;
-  return facts.flatMap((f) => (f.kind === 'glassIn' ? (dryHeatRun(facts, f.runId) ?? []) : []));
+  const ofGlass = house.workings.index.kitchen.filter((f) => f.kind === 'glassIn' || f.kind === 'glassStep');
+  return [...groupBy(ofGlass, (f) => f.runId)].flatMap(([runId, facts]) => dryHeatRun(facts, runId) ?? []);
+}
+
+/** One of them; undefined where nothing of that name went in. */
+export function dryHeatRunIn(house: House, runId: string): DryHeatRun | undefined {
+  return dryHeatRun(house.workings.index.kitchen, runId);
 }
 
 /** Glass that is in the oven now. */

@@ -1,7 +1,7 @@
 import { refill, type Refill } from '../formula/refill.js';
 import type { Vessel } from '../record/batch.js';
 import type { VesselType } from '../record/definitions.js';
-import type { VesselId } from '../record/ids.js';
+import type { BatchId, VesselId } from '../record/ids.js';
 import { newId } from '../record/new-id.js';
 import type { BatchView, House } from './derive/house.js';
 import type { MakeContext } from './make.js';
@@ -24,17 +24,23 @@ export interface FilledInto {
 }
 
 /** As many vessels of a batch as are wanted: those that it has or had first, so that a number on a lid stays true. */
-export function fillInto(
-  house: House,
-  view: BatchView,
-  count: number,
-  { nowMs, random }: MakeContext,
-): FilledInto {
+export function fillInto(house: House, view: BatchView, count: number, context: MakeContext): FilledInto {
   const rows = house.workings.vesselsOf.get(view.batch.id) ?? [];
   const kept = rows.slice(0, count);
-  const made = Array.from({ length: count - kept.length }, (_, i): Vessel => {
-    const id = newId(nowMs, random) as VesselId;
-    return { id, schemaVersion: 1, batchId: view.batch.id, number: (rows.at(-1)?.number ?? 0) + i + 1 };
-  });
+  const made = moreVessels(house, view.batch.id, count - kept.length, context);
   return { vesselIds: [...kept, ...made].map((v) => v.id), made };
+}
+
+/** Rows of so many vessels more of a batch, with the numbers after those that it ever had. */
+export function moreVessels(
+  house: House,
+  batchId: BatchId,
+  count: number,
+  { nowMs, random }: MakeContext,
+): readonly Vessel[] {
+  const last = house.workings.vesselsOf.get(batchId)?.at(-1)?.number ?? 0;
+  return Array.from({ length: count }, (_, i): Vessel => {
+    const id = newId(nowMs, random) as VesselId;
+    return { id, schemaVersion: 1, batchId, number: last + i + 1 };
+  });
 }

@@ -23,16 +23,7 @@ export {
   type Unloaded,
 } from './unloading.js';
 export { MOST_POURED, pourPlates, type PourNoted, type PourTold } from './pour-plates.js';
-export {
-  coolMsOf,
-  isInBottle,
-  keptShut,
-  pouringOf,
-  toPour,
-  toWrap,
-  waitsToPour,
-  type Pouring,
-} from './pouring.js';
+export { coolMsOf, isInBottle, keptShut, pouringOf, toPour, toWrap, type Pouring } from './pouring.js';
 export {
   dryHeatRun,
   dryHeatRuns,

@@ -14,7 +14,8 @@ const COOLED_MS = 180 * MINUTE_MS;
 /**
  * What became of the vessels of one cook, as far as it speaks of the cook: those that rotted wet without a cause in what was
  * put in, and those that stood three weeks without. Mold says nothing of it: it comes from the air or with the culture.
- * Nor do vessels in open steam: what keeps there had few spores, not much heat. Trouble shows before soundness does, so a cook says nothing until all its vessels had their time.
+ * Nor do vessels in open steam: what keeps there had few spores, not much heat. Trouble shows before soundness does, so a
+ * cook says nothing until all its vessels had their time.
  */
 export function outcomeOf(view: CookView, house: House, nowMs: number): readonly Observation[] {
   const { heatOffMs, phase } = view.state;

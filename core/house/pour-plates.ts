@@ -3,8 +3,8 @@ import { requireWithin } from '../base/errors.js';
 import type { Vessel } from '../record/batch.js';
 import type { Said } from '../record/entry.js';
 import type { VesselId } from '../record/ids.js';
-import { newId } from '../record/new-id.js';
 import type { House } from './derive/house.js';
+import { moreVessels } from './fill-into.js';
 import type { MakeContext } from './make.js';
 import type { Pouring } from './pouring.js';
 
@@ -41,18 +41,13 @@ export function pourPlates(
   { view, cook, toPour, hot, perBottle }: Pouring,
   told: PourTold,
   house: House,
-  { nowMs, random }: MakeContext,
+  context: MakeContext,
 ): PourNoted {
   const { poured, dropped, notSet, rest, leftOverMl, inGlass } = told;
   requireWithin(poured, { field: 'platesPoured', min: 1, max: hot < 1 ? 0 : MOST_POURED, unit: '' });
   requireWithin(dropped + notSet, { field: 'platesLost', min: 0, max: poured, unit: '' });
   const batchId = view.batch.id;
-  const rows = house.workings.vesselsOf.get(batchId) ?? [];
-  const more = Math.max(0, poured - toPour.length);
-  const made = Array.from({ length: more }, (_, i): Vessel => {
-    const id = newId(nowMs, random) as VesselId;
-    return { id, schemaVersion: 1, batchId, number: (rows.at(-1)?.number ?? 0) + i + 1 };
-  });
+  const made = moreVessels(house, batchId, Math.max(0, poured - toPour.length), context);
   const ids = [...toPour.slice(0, poured).map((v) => v.vessel.id), ...made.map((v) => v.id)];
   const lost = ids.slice(ids.length - dropped - notSet);
   const empty = rest === 'empty' ? toPour.slice(poured).map((v) => v.vessel.id) : [];

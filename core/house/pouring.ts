@@ -83,7 +83,7 @@ export function pouringOf(view: BatchView, house: House): Pouring | undefined {
 }
 
 /** Whether agar of it is liquid and waits to be poured: it came out of the cooker not long ago, or was melted again. */
-export function waitsToPour(pouring: Pouring, nowMs: number): boolean {
+function waitsToPour(pouring: Pouring, nowMs: number): boolean {
   return pouring.hot > 0 && pouring.toPour.length > 0 && nowMs - pouring.hotSinceMs < FORGOTTEN_MS;
 }
 

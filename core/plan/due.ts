@@ -1,3 +1,4 @@
+import { isOpenSteam } from '../cook/pot.js';
 import { pourClock } from '../cook/pour-clock.js';
 import { careOf } from '../house/care.js';
 import { glassInOven } from '../house/dry-heat.js';
@@ -186,7 +187,7 @@ function nextForCook({ cook, state, name }: CookView, nowMs: number): DueItem | 
       return due(
         'stove',
         sinceMs,
-        { kind: cook.closes === 'never' ? 'steamLost' : 'pressureLost', cook: name },
+        { kind: isOpenSteam(cook) ? 'steamLost' : 'pressureLost', cook: name },
         true,
       );
     case 'cooling':

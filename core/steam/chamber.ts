@@ -30,6 +30,11 @@ export function chamberTemperature(input: ChamberInput): number {
   return saturationTemperature((gaugeKPa + outsideKPa(input)) * (1 - airFraction));
 }
 
+/** Where water boils in an open pot under so much air, °C. @throws CoreError `out-of-range` */
+export function boilingC(atmosphereKPa: number): number {
+  return chamberTemperature({ gaugeKPa: 0, atmosphereKPa });
+}
+
 /**
  * Gauge pressure that gives a chamber temperature with pure steam.
  *

@@ -1,6 +1,6 @@
 export { chamberAir, measuredAir, sealedCold, steamBesideAir, vesselAir } from './air.js';
 export { atmosphericPressure } from './atmosphere.js';
-export { chamberTemperature, gaugePressureFor, type ChamberInput } from './chamber.js';
+export { boilingC, chamberTemperature, gaugePressureFor, type ChamberInput } from './chamber.js';
 export {
   pressureMeanings,
   requirePrintedPressure,

@@ -7,7 +7,7 @@ import { SteadyClock } from '../clock/steady-clock';
 /** As long as a kitchen waits for anything; and so many at once. Our choice. */
 export const LONGEST_CLOCK_MIN = 48 * 60;
 const MOST_CLOCKS = 20;
-const MOST_NAME = 60;
+export const MOST_NAME = 60;
 
 const KitchenClock = z.strictObject({
   id: z.string().max(60),

@@ -1,4 +1,5 @@
 import type { Beside, CookView, VesselType } from '../../../core/index';
+import { isOpenSteam } from '../../../core/cook/pot';
 import { heldAtWords } from './measure-words';
 import { besideWords, vesselCount } from './words';
 
@@ -15,5 +16,5 @@ export function loadWords({
 
 /** What a cook was planned to do: "90 min of open steam", "100 min at 15 psi". */
 export function treatmentWords({ cook }: Pick<CookView, 'cook'>): string {
-  return `${cook.holdMinutes} min ${cook.closes === 'never' ? 'of' : 'at'} ${heldAtWords(cook.gaugeKPa)}`;
+  return `${cook.holdMinutes} min ${isOpenSteam(cook) ? 'of' : 'at'} ${heldAtWords(cook.gaugeKPa)}`;
 }

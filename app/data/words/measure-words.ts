@@ -220,11 +220,11 @@ export function fieldText(value: number, unit: string, unitStays = false): strin
 }
 
 /** What a cook burns: gas by its mass, power in kilowatt-hours. */
-export function fuelWords(fuel: number, heat: Appliance['heat'] | undefined): string {
-  return heat === 'gas' ? `${amountWords(fuel)} of gas` : `${formatNumber(fuel, 1)} kWh`;
+export function fuelWords(fuel: number, heat: Appliance['heat'] | undefined, digits = 1): string {
+  return heat === 'gas' ? `${amountWords(fuel)} of gas` : `${formatNumber(fuel, digits)} kWh`;
 }
 
-/** What a cook really burned. */
+/** What a cook really burned: a meter shows more digits than a reckoning has. */
 export function burnedWords({
   amount,
   unit,
@@ -232,5 +232,5 @@ export function burnedWords({
   readonly amount: number;
   readonly unit: 'g' | 'kWh';
 }): string {
-  return unit === 'g' ? `${amountWords(amount)} of gas` : `${formatNumber(amount, 2)} kWh`;
+  return fuelWords(amount, unit === 'g' ? 'gas' : 'electric', 2);
 }

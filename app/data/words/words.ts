@@ -23,8 +23,9 @@ import type {
   VesselPhase,
 } from '../../../core/index';
 import { DAY_MS } from '../../../core/base/time';
+import { isOpenSteam } from '../../../core/cook/pot';
 import { stepsOf } from '../../../core/formula/hydration';
-import { dryHeatRuns } from '../../../core/house/dry-heat';
+import { dryHeatRunIn } from '../../../core/house/dry-heat';
 import { lastReadC } from '../../../core/house/places';
 import { formatNumber } from '../../../core/quantity/format';
 import { inDegrees } from './in-degrees';
@@ -115,7 +116,7 @@ const OPEN_STEAM_WORDS: Readonly<Partial<Record<CookStep, string>>> = {
 
 /** The same of one cook: a cooker without a weight has a valve that is shut, and a pot neither. */
 export function cookStepWords(step: CookStep, cook: Pick<Cook, 'closes'> | undefined): string {
-  if (cook?.closes === 'never') {
+  if (cook !== undefined && isOpenSteam(cook)) {
     return OPEN_STEAM_WORDS[step] ?? COOK_WORDS[step];
   }
   return step === 'weightOn' && cook?.closes === 'valve' ? 'Valve shut' : COOK_WORDS[step];
@@ -423,7 +424,7 @@ export const GLASS_STEP_WORDS: Readonly<Record<GlassStep, string>> = {
 };
 
 function glassStepWords({ runId, step }: EntryOf<'glassStep'>, house: House): string {
-  const run = dryHeatRuns(house).find((r) => r.runId === runId);
+  const run = dryHeatRunIn(house, runId);
   const of = run === undefined ? 'Glass' : `${run.count} ${GLASS_WORDS[run.what]}`;
   return `${of}: ${GLASS_STEP_WORDS[step].toLowerCase()}`;
 }

@@ -1,7 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import {
   learnedFrom,
-  isOpenSteam,
+  isPressureCooker,
   planCook,
   planLoad,
   type Appliance,
@@ -29,8 +29,9 @@ export class CookPlanner {
   plan(wish: CookWish): CookPlan {
     const learned = this.learned(wish.appliance);
     const plan = planCook({ ...wish, learned });
-    const hold =
-      plan.isHoldChosen || isOpenSteam(plan) ? undefined : this.measured.of(plan, wish.house.roomC);
+    // What was measured is about F0, which nothing is held for in open steam.
+    const isGoverned = !plan.isHoldChosen && isPressureCooker(wish.appliance);
+    const hold = isGoverned ? this.measured.of(plan, wish.house.roomC) : undefined;
     return typeof hold === 'number' ? planCook({ ...wish, learned, measuredHoldMinutes: hold }) : plan;
   }
 

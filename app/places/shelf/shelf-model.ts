@@ -27,6 +27,7 @@ import {
   formOf,
   isFruiting,
   isInBottle,
+  isOpenSteam,
   isStanding,
   tooHotAt,
   type Place,
@@ -240,7 +241,7 @@ function growthStandWords(
 
 /** "Cook 11", with what it did where that sets it apart from others, and what is against it. */
 function cookName(cook: CookView | undefined, isArm: boolean): string {
-  const told = cook !== undefined && (isArm || cook.cook.closes === 'never');
+  const told = cook !== undefined && (isArm || isOpenSteam(cook.cook));
   const name = `Cook ${cook?.name ?? ''}${told ? `, ${treatmentWords(cook)}` : ''}`;
   return cook?.verdict.word === 'not-sterile'
     ? `${name}, ${verdictWord(cook.verdict).word.toLowerCase()}`

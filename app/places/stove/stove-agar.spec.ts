@@ -65,6 +65,17 @@ describe('agar out of the cooker', () => {
     expect(stove.text()).toContain('is open, and warm yet.');
   });
 
+  it('counts each batch by itself: what was told of one is not said of the next', async () => {
+    await platesOutOfCooker(setup, 8);
+    await stove.settle();
+    await stove.press('One dish dropped more');
+    const dropped = () => stove.host.querySelector('output[aria-label="dish dropped"]')!.textContent;
+    expect(dropped()).toBe('1');
+    await stove.press('Put first');
+    expect(stove.text()).toContain('Planned: 8 dishes');
+    expect(dropped()).toBe('0');
+  });
+
   it('keeps a bottle shut, says how long it melts, and asks for its heat anew once it is liquid', async () => {
     await say(85, 12);
     await stove.press(/^Keep \d bottles? shut/);

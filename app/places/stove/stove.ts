@@ -113,7 +113,7 @@ export class Stove {
     const house = this.store.house();
     return house === undefined ? [] : tasksOf(house, this.minuteMs());
   });
-  protected readonly main = computed(() => {
+  private readonly main = computed(() => {
     const tasks = this.tasks();
     const first = this.first();
     return (
@@ -124,6 +124,8 @@ export class Stove {
       tasks[0]
     );
   });
+  /** As a list of one or none: each task has a screen of its own, and what is being told of one is not said of the next. */
+  protected readonly large = computed(() => this.tasks().filter((t) => t === this.main()));
   protected readonly others = computed(() => this.tasks().filter((t) => t !== this.main()));
   protected readonly filled = computed(() => (this.store.house()?.batches ?? []).filter((b) => isFilled(b)));
   protected readonly inVain = computed(() => {

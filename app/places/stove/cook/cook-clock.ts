@@ -1,4 +1,11 @@
-import { MINUTE_MS, heldMs, holdLeftMinutes, type CookStep, type CookView } from '../../../../core/index';
+import {
+  MINUTE_MS,
+  heldMs,
+  holdLeftMinutes,
+  isOpenSteam,
+  type CookStep,
+  type CookView,
+} from '../../../../core/index';
 import { cookStepWords } from '../../../data/words/words';
 
 /** What the large clock of a cook shows. */
@@ -28,7 +35,7 @@ export function cookClock(view: CookView, nowMs: number): CookClock {
         at: 'on the heat',
         next: 'Steam is steady',
         // Where nothing is shut its time begins with it.
-        step: cook.closes === 'never' ? 'atPressure' : 'steamSteady',
+        step: isOpenSteam(cook) ? 'atPressure' : 'steamSteady',
       };
     case 'venting':
       return {
@@ -58,8 +65,8 @@ export function cookClock(view: CookView, nowMs: number): CookClock {
       return {
         minutes: since,
         counts: 'gone',
-        at: cook.closes === 'never' ? 'without steam' : 'below pressure',
-        next: cook.closes === 'never' ? 'Steam is steady again' : 'At pressure again',
+        at: isOpenSteam(cook) ? 'without steam' : 'below pressure',
+        next: isOpenSteam(cook) ? 'Steam is steady again' : 'At pressure again',
         dueMs: state.sinceMs,
       };
     case 'cooling':

@@ -18,6 +18,7 @@ import {
   cookRun,
   cookRunIfBack,
   heldMs,
+  isOpenSteam,
   middleF0,
   middleF0Until,
   openingEarly,
@@ -82,7 +83,7 @@ export class CookScreen {
   protected readonly codes = computed(() => codesOf(this.view(), this.store.house()));
   protected readonly load = computed(() => loadWords(this.view()));
   protected readonly pressure = computed(() => heldAtWords(this.view().cook.gaugeKPa));
-  protected readonly isOpen = computed(() => this.view().cook.closes === 'never');
+  protected readonly isOpen = computed(() => isOpenSteam(this.view().cook));
   protected readonly deedWords = computed(() => {
     const { step, dueMs, next } = this.clock();
     return step === undefined

@@ -35,6 +35,9 @@ const POWER: readonly Way[] = [
   { by: 'power', words: 'kW × minutes', unit: 'kW', names: ['Power it takes', 'Minutes on'] },
 ];
 
+/** No meter of a house has more digits. Our choice. */
+const MOST_SHOWN = 1e7;
+
 /** What a cook really burned, beside what was reckoned: the next plans of this cooker know. */
 @Component({
   selector: 'nw-fuel-form',
@@ -102,7 +105,7 @@ export class FuelForm {
       : `About ${fuelWords(reckonedFuelOf(appliance, this.view()), appliance.heat)}`;
   });
   private readonly number = typedNumber(
-    rangeOf({ name: 'The reading', unit: '', min: 0, max: 1e7, unitStays: true }),
+    rangeOf({ name: 'The reading', unit: '', min: 0, max: MOST_SHOWN, unitStays: true }),
   );
   protected readonly first = this.control();
   protected readonly second = this.control();

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import {
   TRADE_GAUGE_KPA,
   MIDDLING,
-  middleF0,
   runHeat,
   runOf,
   steamHold,
@@ -82,11 +81,11 @@ export class SteamChoice {
     const { contents, startC } = plan;
     const roomC = this.roomC();
     const run = runOf(contents, { ...plan, roomC }, startC);
-    const { coreCelsius } = runHeat(run, MIDDLING, 1);
+    const { coreCelsius, coreF0 } = runHeat(run, MIDDLING, 1);
     const middleC = coreCelsius[Math.round(plan.comeUpMinutes + plan.holdMinutes)] ?? startC;
     const pressed = tradeHold(contents.vessel, contents.stage);
     const pressedF0 = tradeF0(pressed, pressed.minutes, { ...plan, roomC, holdMinutes: pressed.minutes });
-    return `Its middle is at about ${temperatureWords(middleC)} when the heat goes off, and its coldest point has F0 ${f0Words(middleF0(run))} min if all is middling. ${pressed.minutes} min at ${pressureWords(TRADE_GAUGE_KPA)} would give about ${f0Words(pressedF0)}. Boiling kills molds, yeasts and what grows; the hardest spores outlive it.`;
+    return `Its middle is at about ${temperatureWords(middleC)} when the heat goes off, and its coldest point has F0 ${f0Words(coreF0)} min if all is middling. ${pressed.minutes} min at ${pressureWords(TRADE_GAUGE_KPA)} would give about ${f0Words(pressedF0)}. Boiling kills molds, yeasts and what grows; the hardest spores outlive it.`;
   });
 
   protected take(minutes: number): void {

@@ -18,8 +18,7 @@ import {
 } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
-import { Chips } from '../../../pieces/form/chips';
-import { choicesOf } from '../../../pieces/form/chips';
+import { Chips, choicesOf } from '../../../pieces/form/chips';
 import { Fold } from '../../../pieces/fold';
 import { Plaque } from '../../../pieces/plaque';
 

@@ -12,7 +12,7 @@ import {
   PASTEURIZE_C,
   PASTEURIZE_MIN,
   TOO_HOT_C,
-  chamberTemperature,
+  boilingC,
   coolingBucket,
   durationWords,
   heldInBath,
@@ -225,9 +225,7 @@ export class Pasteurize {
   private readonly roomC = computed(() => this.store.household()?.roomC ?? 20);
   private readonly steamC = computed(() => {
     const house = this.store.household();
-    return house === undefined
-      ? 100
-      : chamberTemperature({ gaugeKPa: 0, atmosphereKPa: householdAtmosphereKPa(house) });
+    return house === undefined ? 100 : boilingC(householdAtmosphereKPa(house));
   });
   protected readonly steamWords = computed(
     () => `${temperatureWords(this.steamC(), 1)}, as water boils here,`,

@@ -1,12 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  chamberTemperature,
-  inCooker,
-  meltMinutes,
-  type MeltedIn,
-  type Pouring,
-} from '../../../../core/index';
+import { boilingC, inCooker, meltMinutes, type MeltedIn, type Pouring } from '../../../../core/index';
 import { HouseStore } from '../../../data/store/house-store';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
@@ -67,7 +61,7 @@ export class KeptAgar {
   protected readonly meltWords = computed(() => {
     const { view, cook } = this.pouring();
     const { vessel, wetG } = inCooker(view.batch);
-    const boilC = chamberTemperature({ gaugeKPa: 0, atmosphereKPa: cook.cook.atmosphereKPa });
+    const boilC = boilingC(cook.cook.atmosphereKPa);
     const roomC = this.store.house()?.household?.roomC ?? cook.cook.roomC;
     const minutes = meltMinutes(vessel, wetG, boilC, roomC);
     return minutes === undefined

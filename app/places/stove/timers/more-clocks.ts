@@ -7,6 +7,7 @@ import { Time } from '../../../data/clock/time';
 import {
   KitchenClocks,
   LONGEST_CLOCK_MIN,
+  MOST_NAME,
   dueMsOf,
   type KitchenClock,
 } from '../../../data/devices/kitchen-clocks';
@@ -21,7 +22,6 @@ import { GlassForm } from '../glass/glass-form';
 const MINUTES = typedNumber(
   rangeOf({ name: 'Minutes', unit: 'min', min: 0.5, max: LONGEST_CLOCK_MIN, unitStays: true }),
 );
-const MOST_NAME = 60;
 
 /** Clocks beside the cooks: whatever is just to be timed, and empty glass in the oven. */
 @Component({
