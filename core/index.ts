@@ -18,6 +18,7 @@ export * from './yield/index.js';
 export * from './bulk/index.js';
 export * from './warm-place/index.js';
 export * from './stock/index.js';
+export * from './schedule/index.js';
 export * from './plan/index.js';
 export * from './exchange/index.js';
 export * from './demo/index.js';

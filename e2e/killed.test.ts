@@ -166,7 +166,7 @@ test('killed in mid-upgrade: the next start goes on from every row', async ({ ba
       await openApp(next, origin, '/ledger?tab=archive');
       await expect(next.getByText(/23 batches, 117 vessels/)).toBeVisible();
       const raw = await readRaw(next, origin, NAME);
-      expect(raw.version).toBe(90);
+      expect(raw.version).toBe(100);
       expectWhole(raw);
       for (const [table, rows] of Object.entries(tables)) {
         const ids = new Set(raw.tables[table]!.map((r) => r['id']));

@@ -2,6 +2,7 @@
 export const PAGES = [
   'desk',
   'desk?formula=malt-yeast-agar',
+  'desk/ahead',
   'desk/check',
   'desk/materials?open=honey',
   'desk/vessels',

@@ -45,6 +45,11 @@ export const routes: Routes = [
         loadComponent: () => import('../places/desk/desk').then((m) => m.Desk),
       },
       {
+        path: 'desk/ahead',
+        title: 'Plan ahead · Nailwort',
+        loadComponent: () => import('../places/desk/ahead/ahead').then((m) => m.Ahead),
+      },
+      {
         path: 'desk/check',
         title: 'Check a recipe · Nailwort',
         loadComponent: () => import('../places/desk/check-recipe').then((m) => m.CheckRecipe),

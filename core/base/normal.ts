@@ -21,3 +21,9 @@ export function normalTail(z: number): NormalTail {
   const ln = Math.log(t) + ERFC.reduceRight((sum, c) => sum * t + c, 0);
   return { minusLn: (z * z) / 2 - ln, hazard: Math.sqrt(2 / Math.PI) * Math.exp(-ln) };
 }
+
+/** Share of a standard normal below z. */
+export function normalBelow(z: number): number {
+  const beyond = Math.exp(-normalTail(Math.abs(z)).minusLn) / 2;
+  return z < 0 ? beyond : 1 - beyond;
+}

@@ -14,7 +14,7 @@ import {
 } from '../index.js';
 import { usualDose } from './transfers.js';
 import { START_MS } from '../testing/sample-house.js';
-import { normalDraw } from '../testing/normal-draw.js';
+import { normalDraw } from '../base/normal-draw.js';
 
 const { vesselTypes } = shippedDefinitions(new Date(START_MS).toISOString());
 const vessel = (id: string) => vesselTypes.find((v) => v.id === id)!;

@@ -82,3 +82,4 @@ export {
 } from './vessel-size.js';
 export { refill, usualRefillCount, type Refill } from './refill.js';
 export { withSchool } from './with-school.js';
+export { USUAL_FORMULA, USUAL_SPARE, USUAL_VESSEL } from './usual-choices.js';

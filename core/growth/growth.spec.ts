@@ -11,7 +11,7 @@ import { outOfRange, refused } from '../testing/refused.js';
 import { fractionOf, shareRun, shareRunSlopes, type Curve, type CurveShape } from './curve.js';
 import { fitPooled } from './pooled-fit.js';
 import { inverse } from '../base/three-by-three.js';
-import { normalDraw } from '../testing/normal-draw.js';
+import { normalDraw } from '../base/normal-draw.js';
 
 const LOGISTIC: CurveShape = { family: 'logistic', lagShare: 0 };
 const SHAPES: readonly CurveShape[] = [

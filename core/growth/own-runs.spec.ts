@@ -1,6 +1,6 @@
 import { seededRandom } from '../index.js';
 import { narrowed, ownRunOf } from './own-runs.js';
-import { normalDraw } from '../testing/normal-draw.js';
+import { normalDraw } from '../base/normal-draw.js';
 
 const PRIOR = { fullDay: 17, low: 12, high: 24 };
 const SIGMA = Math.log(PRIOR.high / PRIOR.low) / 2.5632;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { pourWindow, saturationPressure, seededRandom, unlessRefused, type Likely } from '../index.js';
 import { excessAfter } from './cooling.js';
 import { outOfRange, refused } from '../testing/refused.js';
-import { normalDraw } from '../testing/normal-draw.js';
+import { normalDraw } from '../base/normal-draw.js';
 
 describe('the pour', () => {
   const at = (rate: number, minutes: number) => ({ minutes, celsius: 20 + excessAfter(65, minutes, rate) });

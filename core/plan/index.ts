@@ -8,3 +8,24 @@ export {
   type DueItem,
   type PlaceName,
 } from './due.js';
+export {
+  EASE_MS,
+  draftSuppers,
+  openingsOf,
+  openingsWishOf,
+  planSuppers,
+  plannedSuppers,
+  type StepInPlan,
+  type SupperDrafts,
+  type SupperPlan,
+  type SupperRefused,
+  type SuppersPlan,
+} from './plan-suppers.js';
+export type { Kitchen, Supper } from './kitchen.js';
+export { blocksOf, openingsFor, type BlocksOpened, type Openings, type OpeningsWish } from './openings.js';
+export { blockOutlook, type BlockOutlook } from './outlook.js';
+export { ownFigure, type OwnFigure, type UsualFigure } from './own-figure.js';
+export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';
+export type { NotPlanned, Range, StepKind } from './steps-of-supper.js';
+export { plannedPurchases, type PlannedPurchase } from './to-buy.js';
+export { takenNow } from './taken-now.js';

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { WeekPattern } from './free-time.js';
 import { DeviceId, Instant, Key, Line, Remark, written } from './ids.js';
 
 /**
@@ -377,6 +378,8 @@ export const Household = z.strictObject({
   practiceWeight: z.number().min(0).max(1).optional(),
   /** Which column of amounts is read first. */
   measures: z.enum(['scale', 'kitchen']).optional(),
+  /** When somebody has time for all this; as is usual if left out. */
+  freeTime: WeekPattern.optional(),
   /** A word or sign for money, shown before amounts. */
   currency: z.string().trim().max(8).optional(),
   /** Gas or power of one cook, in that money. */

@@ -35,6 +35,8 @@ export {
   type SolidFormula,
 } from './definitions.js';
 export { AskedAmount, Plan, PlanChoices } from './plan.js';
+export { FreeHours, USUAL_WEEK, WeekPattern } from './free-time.js';
+export { Wish } from './wish.js';
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';
 export {

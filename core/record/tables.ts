@@ -13,6 +13,7 @@ import {
 } from './definitions.js';
 import { Entry } from './entry.js';
 import { Plan } from './plan.js';
+import { Wish } from './wish.js';
 import { Log, ReadingChunk } from './readings.js';
 
 /** Every table that is stored or exchanged, with the schema that each of its rows must satisfy. */
@@ -34,6 +35,7 @@ export const TABLES = {
   readings: ReadingChunk,
   logs: Log,
   plans: Plan,
+  wishes: Wish,
 } as const;
 
 export type TableName = keyof typeof TABLES;

@@ -20,11 +20,12 @@ import {
   VERSION_7,
   VERSION_8,
   VERSION_9,
+  VERSION_10,
   upgradeTo3,
   upgradeTo6,
 } from './versions';
 
-const LATEST = 9;
+const LATEST = 10;
 /** IndexedDB counts a version of Dexie's as ten. */
 const VERSION_STEP = 10;
 
@@ -72,7 +73,8 @@ export class HouseDb extends Dexie {
     this.version(6).stores(VERSION_6).upgrade(upgradeTo6);
     this.version(7).stores(VERSION_7);
     this.version(8).stores(VERSION_8);
-    this.version(LATEST).stores(VERSION_9);
+    this.version(9).stores(VERSION_9);
+    this.version(LATEST).stores(VERSION_10);
     this.use({ stack: 'dbcore', name: 'digests', create: withDigests });
   }
 

@@ -51,6 +51,8 @@ export const VERSION_8 = { digests: 'id, [subject+channel+at]' } as const;
 
 /** Version 9: plans of the Desk, the one that lies there for each stage and those kept by name. */
 export const VERSION_9 = { plans: 'id' } as const;
+/** Version 10: what is wanted and when. */
+export const VERSION_10 = { wishes: 'id' } as const;
 
 const CAUTIONS_3: Readonly<Record<string, string>> = {
   'Checklist before the lid': 'lidChecklist',

@@ -20,6 +20,9 @@ import {
   scaleFormula,
   shoppingList,
   stepsOf,
+  USUAL_FORMULA,
+  USUAL_SPARE,
+  USUAL_VESSEL,
   usualLiquidMl,
   vesselsFor,
   withOptional,
@@ -68,28 +71,12 @@ interface Answer {
   readonly cookProblem: string;
 }
 
-const USUAL_SPARE: Readonly<Record<Stage, number>> = { agar: 0.1, liquid: 0.05, grain: 0.05, bulk: 0.05 };
 const USUAL_COUNT: Readonly<Record<Stage, number | undefined>> = {
   agar: 20,
   liquid: 4,
   grain: undefined,
   bulk: 3,
 };
-/** Where the house has no usual vessel of this stage. */
-const USUAL_VESSEL: Readonly<Record<Stage, string>> = {
-  agar: 'dish-90',
-  liquid: 'quart-jar',
-  grain: 'quart-jar',
-  bulk: 'block-bag',
-};
-/** Where nothing was planned of a stage yet. Our choice. */
-const USUAL_FORMULA: Readonly<Record<Stage, string>> = {
-  agar: 'malt-agar',
-  liquid: 'malt-broth',
-  grain: 'wheat-spawn',
-  bulk: 'hardwood-bran',
-};
-
 /** The plan on the Desk: what is asked for, and all that follows from it. */
 @Injectable()
 export class DeskPlan {

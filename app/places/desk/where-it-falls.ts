@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { addDays, format, startOfDay } from 'date-fns';
 import { DAY_MS, MINUTE_MS, isOn, isRunFull, type BatchView } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
@@ -16,7 +17,7 @@ const MOST_LINES = 7;
 /** Everything under way on one scale of days, newest first, and when the cooker is free. */
 @Component({
   selector: 'nw-where-it-falls',
-  imports: [Plaque, RunLine],
+  imports: [Plaque, RouterLink, RunLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './where-it-falls.html',
   styleUrl: './where-it-falls.scss',

@@ -4,7 +4,7 @@ import type { ArchiveFault } from '../../base/refusals.js';
 import { TABLES, TABLE_NAMES, type TableName } from '../../record/tables.js';
 
 /** Version of the archive's layout as it is written now. Readers take every earlier one too. */
-export const ARCHIVE_FORMAT = 6;
+export const ARCHIVE_FORMAT = 7;
 export const MANIFEST = 'manifest.json';
 /** Rows that the writing app could not read itself, carried on so that a later one may. */
 export const UNREAD_FILE = 'unread.jsonl';

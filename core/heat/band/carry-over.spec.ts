@@ -7,7 +7,7 @@ import {
   type Observation,
   type Run,
 } from '../../index.js';
-import { normalDraw } from '../../testing/normal-draw.js';
+import { normalDraw } from '../../base/normal-draw.js';
 
 const RUN: Run = {
   load: {

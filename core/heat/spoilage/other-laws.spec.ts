@@ -5,7 +5,7 @@ import type { Draws } from '../load/draws.js';
 import { HEAT_NORMALS, SPORE_NORMALS } from '../load/uncertain-load.js';
 import { chancesOf, numbersOf, sporesOfRow } from './spoilage.js';
 import { Survivors } from './survivors.js';
-import { normalDraw } from '../../testing/normal-draw.js';
+import { normalDraw } from '../../base/normal-draw.js';
 
 type Random = () => number;
 

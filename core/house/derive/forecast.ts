@@ -116,7 +116,11 @@ export function isStalled({ batch, state }: VesselView): boolean {
   return isForetold(batch) && state.inoculatedAt !== undefined && hasStalled(marksOf(state));
 }
 
-function priorFor(batch: Batch, species: Species | undefined): ColonizationPrior | undefined {
+/** What is usual of a species; undefined where that is not known. */
+export function priorFor(
+  batch: Pick<Batch, 'stage'>,
+  species: Species | undefined,
+): ColonizationPrior | undefined {
   const figure = batch.stage === 'bulk' ? species?.blockFullDay : species?.grainFullDay;
   if (figure === undefined) {
     return undefined;

@@ -1,14 +1,26 @@
-import { isForetold, marksByClock } from './forecast.js';
-import { ownRunOf, type OwnRun } from '../../growth/own-runs.js';
+import { isForetold, marksByClock, priorFor } from './forecast.js';
+import { checkedPrior, type ColonizationPrior } from '../../growth/forecast.js';
+import { narrowed, ownRunOf, type OwnRun } from '../../growth/own-runs.js';
+import type { Species } from '../../record/definitions.js';
 import { FULL } from '../../growth/curve.js';
 import type { BatchId } from '../../record/ids.js';
 import { compareText } from '../../record/order.js';
-import type { BatchView } from './house.js';
+import type { BatchView, House } from './house.js';
 import type { HouseRun, RunsOfKind } from './runs-of-kind.js';
 import type { Warmth } from './warmth.js';
 
 /** More of them are as good as no more, and the oldest may be of another house. Our choice. */
 const MOST_RUNS = 8;
+
+/** What a new batch of a species is likely to take in this house, days: what is usual, leaned on its last runs. */
+export function runDaysHere(
+  { workings }: Pick<House, 'workings'>,
+  species: Species,
+  stage: 'grain' | 'bulk',
+): ColonizationPrior {
+  const runs = workings.runs.get(`${species.id} ${stage}`) ?? [];
+  return narrowed(checkedPrior(priorFor({ stage }, species)), runs.slice(-MOST_RUNS));
+}
 
 /** Species and stage of what can be foretold; runs of one kind tell of each other. */
 export function kindOfRun({ batch, species }: Pick<BatchView, 'batch' | 'species'>): string | undefined {

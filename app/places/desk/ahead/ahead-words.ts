@@ -1,0 +1,130 @@
+import { format } from 'date-fns';
+import {
+  DAY_MS,
+  blocksOf,
+  type House,
+  type SupperPlan,
+  type SupperRefused,
+  type StepInPlan,
+} from '../../../../core/index';
+import { amountWords, heavyWords } from '../../../data/words/measure-words';
+import { messageOf } from '../../../data/words/message-of';
+import { vesselCount, vesselWords } from '../../../data/words/words';
+
+/** "Sat 14 Feb" */
+export function dayOf(ms: number): string {
+  return format(ms, 'EEE d MMM');
+}
+
+/** "800 g", "2 kg" */
+function massWords(massG: number): string {
+  return massG < G_PER_KG ? amountWords(Math.round(massG)) : heavyWords(massG).replace(/\.0+(?=\D)/, '');
+}
+const G_PER_KG = 1000;
+
+/** "2 kg of black poplar" */
+export function wantedWords({ massG }: { readonly massG: number }, speciesName: string): string {
+  return `${massWords(massG)} of ${speciesName.toLowerCase()}`;
+}
+
+/** What a step does, as one says it. */
+export function stepWords(step: StepInPlan, plan: SupperPlan, house: House): string {
+  const { kind, count } = step;
+  const { recipe } = plan;
+  const blocks = vesselCount(count, recipe.bulk.vessel);
+  const jars = vesselCount(count, recipe.grain.vessel);
+  const bottle = vesselCount(count, recipe.broth.vessel);
+  const from = sourceWords(step, house);
+  const cooker = step.load?.appliance.name.toLowerCase() ?? 'cooker';
+  switch (kind) {
+    case 'getCulture':
+      return `Order a culture of ${plan.species.name.toLowerCase()}: none is here`;
+    case 'mixBroth':
+      return `Mix broth for ${bottle}`;
+    case 'cookBroth':
+      return `Cook ${bottle} of broth in the ${cooker}`;
+    case 'sowBroth':
+      return `Start the broth${from}`;
+    case 'soak':
+      return `Start the soak for ${jars}`;
+    case 'fillGrain':
+      return `Get the grain ready and fill ${jars}`;
+    case 'cookGrain':
+      return `Cook ${jars} in the ${cooker}`;
+    case 'sowGrain':
+      return `Inoculate ${jars}${from}`;
+    case 'mixBlocks':
+      return `Mix and fill ${blocks}`;
+    case 'cookBlocks':
+      return `Cook ${blocks} in the ${cooker}`;
+    case 'spawnBlocks':
+      return `Spawn ${blocks}${from}`;
+    case 'open':
+      return `Open ${blocks}${from}`;
+    case 'cut':
+      return `Cut the last of ${blocks}: what ripens from ${dayOf(keepsFromMs(plan))} on keeps cold until then`;
+  }
+}
+
+/** Vessels of the house that a step takes, where it takes some. */
+function sourceWords({ from }: StepInPlan, house: House): string {
+  return from.length === 0
+    ? ''
+    : ` from ${vesselWords(
+        from.map((f) => f.view.vessel.id),
+        house,
+      )}`;
+}
+
+/** From when on what was cut keeps until the day. */
+function keepsFromMs({ supper, lateDays }: SupperPlan): number {
+  return supper.byMs + (lateDays - supper.coldDays) * DAY_MS;
+}
+
+/** What goes by the day that is wanted, and what belongs to a step that says it already. */
+const WITHOUT_MARGIN: ReadonlySet<StepInPlan['kind']> = new Set([
+  'cut',
+  'open',
+  'soak',
+  'mixBroth',
+  'fillGrain',
+  'mixBlocks',
+]);
+
+/** By when it may be at the soonest and the latest, where that is more than the day itself. */
+export function marginWords({ earliestMs, latestMs, slot, kind }: StepInPlan): string {
+  const [soonest, latest] = [dayOf(earliestMs), dayOf(Math.max(latestMs, slot.startMs))];
+  return WITHOUT_MARGIN.has(kind)
+    ? ''
+    : latest === dayOf(slot.startMs)
+      ? 'no day later'
+      : `from ${soonest} at best, by ${latest} at the latest`;
+}
+
+/** Whether and how surely it is there: one sentence, the same wherever the wish is told. */
+export function verdictOf({ supper, openings, lateDays, recipe }: SupperPlan): string {
+  if (lateDays === Infinity) {
+    return 'No time was found for it in the half year ahead.';
+  }
+  const blocks = blocksOf(openings);
+  const bags = vesselCount(blocks, recipe.bulk.vessel);
+  const enough =
+    openings.chance >= supper.certainty
+      ? `${bags}: ${supper.certainty > 0.5 ? 'likely' : 'as likely as not'} enough, ${massWords(openings.likelyG)} or more 8 times in 10.`
+      : `Even ${bags} are likely not enough: ${massWords(openings.likelyG)} or more 8 times in 10.`;
+  return lateDays === 0
+    ? enough
+    : `${lateDays === 1 ? 'A day' : `${lateDays} days`} late: ${dayOf(supper.byMs + lateDays * DAY_MS)} is the soonest. ${enough}`;
+}
+
+export function refusedWords({ why }: SupperRefused): string {
+  return why.kind === 'refused'
+    ? messageOf(why.error)
+    : `No cooker here takes ${MEDIUM_WORDS[why.stage]}: add one that does in the Ledger, under Settings.`;
+}
+
+const MEDIUM_WORDS = {
+  grain: 'the jars of grain',
+  bulk: 'the blocks',
+  liquid: 'the broth',
+} as const;

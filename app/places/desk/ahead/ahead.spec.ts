@@ -1,0 +1,71 @@
+import { addDays, format } from 'date-fns';
+import { demoHouse, furnishedHouse, until, type SpecHouse } from '../../../testing/house';
+import { render, type Rendered } from '../../../testing/render';
+import { Ahead } from './ahead';
+
+describe('planning ahead', () => {
+  let setup: SpecHouse;
+  let page: Rendered<Ahead>;
+  afterEach(() => setup.close());
+
+  const wish = async (grams: string, inDays: number, species = 'black poplar') => {
+    await page.fill('How much', grams);
+    await page.choose('Species', species);
+    await page.choose('How surely', 'as likely as not');
+    await page.fill('On', format(addDays(Date.now(), inDays), 'd MMM yyyy'));
+    await page.press('Plan it');
+  };
+
+  it('turns a wish into dated steps, from the culture to the cut, and into what is to be bought', async () => {
+    setup = await furnishedHouse();
+    page = await render(Ahead);
+    expect(page.text()).toContain('Nothing is wanted yet.');
+    await wish('500', 150);
+    await page.until(/Order a culture of black poplar: none is here/);
+    expect(page.text()).toMatch(/500 g|0\.5 kg/);
+    expect(page.text()).toMatch(/as likely as not enough/);
+    expect(page.text()).toMatch(/Start the soak for \d+ quart jars?/);
+    expect(page.text()).toMatch(/Spawn \d+ × 2\.3 kg bags/);
+    expect(page.text()).toMatch(/Cut the last of \d+ × 2\.3 kg bags: what ripens from/);
+    expect(page.text()).toMatch(/To buy.*the shelf was never counted/);
+  });
+
+  it('says how late a wish is that comes too soon, and takes it off again', async () => {
+    setup = await furnishedHouse();
+    page = await render(Ahead);
+    await wish('300', 20);
+    await page.until(/\d+ days late: \w{3} \d+ \w{3} is the soonest/);
+    await page.press('take off');
+    await until(setup.store, (house) => house.records.wishes.every((w) => w.isGone === true));
+    await page.until(/Nothing is wanted yet/);
+  });
+
+  it('refuses a day that is over, and nothing at all, and keeps what was typed', async () => {
+    setup = await furnishedHouse();
+    page = await render(Ahead);
+    await wish('500', -3);
+    expect(page.text()).toContain('The day must be today or later');
+    await wish('0', 90);
+    expect(page.text()).toContain('must be more than 0 g');
+    expect(setup.house().records.wishes.length).toBe(0);
+  });
+
+  it('takes the spawn that is there, and is planned anew when there is no time on some days', async () => {
+    setup = await demoHouse();
+    page = await render(Ahead);
+    await wish('400', 100);
+    await page.until(/Spawn .* from .*G\d+/);
+    const before = page.text();
+    await page.press('When there is time');
+    for (const day of ['Saturday', 'Sunday']) {
+      const group = page.host.querySelector(`[aria-label="${day}"]`)!;
+      group.querySelector<HTMLElement>('button')!.click();
+      await page.settle();
+    }
+    await until(setup.store, (house) => house.household?.freeTime?.weekdays[6]?.length === 0);
+    await page.until(/Spawn .* from .*G\d+/);
+    const steps = [...page.host.querySelectorAll('.day')].map((d) => d.textContent.trim());
+    expect(before).not.toBe(page.text());
+    expect(steps.filter((d) => /^(Sat|Sun) /.test(d)).length).toBeLessThanOrEqual(1);
+  });
+});

@@ -1,0 +1,134 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { format, isSameDay } from 'date-fns';
+import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
+import { dayOf, marginWords, refusedWords, stepWords, verdictOf, wantedWords } from './ahead-words';
+
+interface Row {
+  readonly key: string;
+  /** The day, where it is another than that of the row before. */
+  readonly day: string;
+  readonly time: string;
+  readonly words: string;
+  readonly margin: string;
+}
+
+/** One wish: whether it holds, and its steps day by day. */
+@Component({
+  selector: 'nw-supper-card',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card" [class.late]="isLate()" [attr.aria-label]="title()">
+      <div class="title">
+        <h2>{{ title() }}</h2>
+        <button
+          type="button"
+          matButton
+          class="word"
+          [attr.aria-label]="'Take off ' + title()"
+          (click)="takenOff.emit(wishId())"
+        >
+          take off
+        </button>
+      </div>
+      <p class="verdict">{{ verdict() }}</p>
+      @if (rows().length > 0) {
+        <ol>
+          @for (row of rows(); track row.key) {
+            <li [class.first]="row.day !== ''">
+              <strong class="day">{{ row.day }}</strong>
+              <span class="time">{{ row.time }}</span>
+              <span
+                >{{ row.words }} <span class="soft small">{{ row.margin }}</span></span
+              >
+            </li>
+          }
+        </ol>
+      }
+    </section>
+  `,
+  styles: `
+    .card {
+      display: grid;
+      gap: 8px;
+      padding: 16px 20px;
+    }
+    .card.late {
+      --rim: var(--rye);
+    }
+    .title {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 16px;
+      align-items: baseline;
+      justify-content: space-between;
+    }
+    h2 {
+      font-size: 22px;
+    }
+    .verdict {
+      font-size: 18px;
+    }
+    ol {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+      font-size: 16px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 104px 108px minmax(0, 1fr);
+      gap: 4px 12px;
+      padding: 5px 0;
+    }
+    li.first {
+      border-top: 1px solid var(--line);
+    }
+    .time {
+      font-variant-numeric: tabular-nums;
+    }
+    @media (max-width: 560px) {
+      li {
+        grid-template-columns: 96px minmax(0, 1fr);
+      }
+      li > :last-child {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+})
+export class SupperCard {
+  readonly house = input.required<House>();
+  readonly plan = input<SupperPlan>();
+  readonly refused = input<SupperRefused>();
+  readonly takenOff = output<string>();
+
+  private readonly supper = computed(() => (this.plan() ?? this.refused())!.supper);
+  protected readonly wishId = computed(() => this.supper().key.split(' ')[0]!);
+  protected readonly title = computed(() => {
+    const { speciesId, byMs } = this.supper();
+    const species = this.house().records.species.find((s) => s.id === speciesId);
+    return `${wantedWords(this.supper(), species?.name ?? speciesId)}, ${dayOf(byMs)}`;
+  });
+  protected readonly verdict = computed(() => {
+    const [plan, refused] = [this.plan(), this.refused()];
+    return plan !== undefined ? verdictOf(plan) : refused !== undefined ? refusedWords(refused) : '';
+  });
+  protected readonly isLate = computed(() => (this.plan()?.lateDays ?? Infinity) > 0);
+  protected readonly rows = computed<readonly Row[]>(() => {
+    const plan = this.plan();
+    const steps = plan?.steps ?? [];
+    return steps.map((step, i) => ({
+      key: step.key,
+      day: isSameDay(step.slot.startMs, steps[i - 1]?.slot.startMs ?? 0) ? '' : dayOf(step.slot.startMs),
+      time: timeWords(step),
+      words: stepWords(step, plan!, this.house()),
+      margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
+    }));
+  });
+}
+
+function timeWords({ slot }: StepInPlan): string {
+  return `${format(slot.startMs, 'HH:mm')}–${format(slot.endMs, 'HH:mm')}`;
+}

@@ -1,0 +1,157 @@
+import type { Random } from '../record/new-id.js';
+import { normalBelow } from '../base/normal.js';
+import { normalDraw } from '../base/normal-draw.js';
+import type { BlockOutlook } from './outlook.js';
+import type { OwnFigure } from './own-figure.js';
+
+/** Blocks that are opened on one day. */
+export interface BlocksOpened {
+  readonly daysBefore: number;
+  readonly blocks: number;
+}
+
+/** Which blocks are opened when, so that enough is there on a day. */
+export interface Openings {
+  readonly openings: readonly BlocksOpened[];
+  /** 8 times in 10 at least so much is there, g. */
+  readonly likelyG: number;
+  /** How often what is wanted is there, 0 to 1. */
+  readonly chance: number;
+}
+
+export interface OpeningsWish {
+  readonly massG: number;
+  /** So long before the day it may be cut and kept cold. */
+  readonly coldDays: number;
+  /** How often it must be enough, 0 to 1. */
+  readonly certainty: number;
+  /** Dry mass of a block, g. */
+  readonly dryG: number;
+  readonly outlook: BlockOutlook;
+}
+
+/** Openings on more than so many days are no plan any more. Our choice. */
+const MOST_WAVES = 3;
+/** More blocks a day than any home opens. Our choice. */
+const MOST_BLOCKS = 40;
+/** Enough for 8 in 10 to be told to one or two of a hundred. */
+const DRAWS = 600;
+/** "Likely" is 8 in 10. */
+const LIKELY = 0.8;
+/** Chances that differ by less are one. */
+const AS_GOOD = 1e-6;
+/** A day is tried in steps of a quarter. */
+const STEP_DAYS = 0.25;
+
+/**
+ * The fewest blocks that are enough so often as is asked for: when a block bears is known to a range, so those that must bear about a
+ * day are opened on one to three days, so far apart as what was cut keeps cold.
+ *
+ * @returns the most that can be had where no number is enough
+ */
+export function openingsFor(wish: OpeningsWish, random: Random): Openings {
+  const { massG, certainty } = wish;
+  const tried = Array.from({ length: MOST_WAVES }, (_, i) => new Tried(daysBefore(wish, i + 1)));
+  const batches = Array.from({ length: DRAWS }, () => [normalDraw(random), normalDraw(random)] as const);
+  let best: Openings | undefined;
+  // One block more for each opening, until no way of opening could do with fewer.
+  for (let blocks = 1; blocks <= MOST_BLOCKS; blocks += 1) {
+    const left = tried.filter((t) => best === undefined || t.days.length * blocks < blocksOf(best));
+    if (left.length === 0) {
+      break;
+    }
+    const waves = Math.max(...left.map((t) => t.days.length));
+    batches.forEach((batch, draw) => {
+      for (let wave = 0; wave < waves; wave += 1) {
+        const block = blockOf(wish, batch, random);
+        left.forEach((t) => {
+          t.add(draw, wave, block, wish.coldDays);
+        });
+      }
+    });
+    for (const way of left) {
+      const openings = way.openings(blocks);
+      if (
+        chanceOf(way.thereG, massG) >= certainty &&
+        (best === undefined || blocksOf({ openings }) < blocksOf(best))
+      ) {
+        best = { openings, likelyG: likelyOf(way.thereG), chance: chanceOf(way.thereG, massG) };
+      }
+    }
+  }
+  return best ?? mostOf(tried, massG);
+}
+
+/** One way of opening: on which days, and what is there on the day in each course of things. */
+class Tried {
+  readonly thereG = new Float64Array(DRAWS);
+
+  constructor(readonly days: readonly number[]) {}
+
+  add(draw: number, wave: number, { day, massG }: Block, coldDays: number): void {
+    const opened = this.days[wave];
+    if (opened !== undefined && day <= opened && day >= opened - coldDays) {
+      this.thereG[draw]! += massG;
+    }
+  }
+
+  openings(blocks: number): readonly BlocksOpened[] {
+    return this.days.map((daysBefore) => ({ daysBefore, blocks }));
+  }
+}
+
+/** What a block brings, and how many days after it was opened. */
+interface Block {
+  readonly massG: number;
+  readonly day: number;
+}
+
+function blockOf(
+  { dryG, outlook }: OpeningsWish,
+  [yieldOfBatch, dayOfBatch]: readonly [number, number],
+  random: Random,
+): Block {
+  const one = (figure: OwnFigure, batch: number) =>
+    figure.middle * Math.exp(figure.batchSigma * batch + figure.vesselSigma * normalDraw(random));
+  const massG = random() < outlook.lostShare ? 0 : dryG * one(outlook.firstFlush, yieldOfBatch);
+  return { massG, day: one(outlook.harvestDay, dayOfBatch) };
+}
+
+function chanceOf(thereG: Float64Array, massG: number): number {
+  return thereG.reduce((n, g) => n + (g >= massG ? 1 : 0), 0) / thereG.length;
+}
+
+/** So much is there 8 times in 10. */
+function likelyOf(thereG: Float64Array): number {
+  return thereG.slice().sort()[Math.floor(thereG.length * (1 - LIKELY))] ?? 0;
+}
+
+/** Where no number is enough: the way that brings most. */
+function mostOf(tried: readonly Tried[], massG: number): Openings {
+  const all = tried.map((way) => ({
+    openings: way.openings(MOST_BLOCKS),
+    likelyG: likelyOf(way.thereG),
+    chance: chanceOf(way.thereG, massG),
+  }));
+  return all.reduce((best, t) => (t.likelyG > best.likelyG ? t : best));
+}
+
+export function blocksOf({ openings }: Pick<Openings, 'openings'>): number {
+  return openings.reduce((sum, o) => sum + o.blocks, 0);
+}
+
+/** Days before the wanted one on which to open, so that what keeps cold between them covers most of the range. */
+function daysBefore({ coldDays, outlook: { harvestDay } }: OpeningsWish, waves: number): readonly number[] {
+  const sigma = Math.hypot(harvestDay.batchSigma, harvestDay.vesselSigma);
+  const span = Math.max(1, coldDays);
+  const below = (day: number) => (day <= 0 ? 0 : normalBelow(Math.log(day / harvestDay.middle) / sigma));
+  const tried: { from: number; covered: number }[] = [];
+  for (let from = 0; from <= harvestDay.middle; from += STEP_DAYS) {
+    tried.push({ from, covered: below(from + waves * span) - below(from) });
+  }
+  const most = Math.max(...tried.map((t) => t.covered));
+  // Where several are as good, the middle of them.
+  const best = tried.filter((t) => t.covered > most - AS_GOOD);
+  const from = best[best.length >> 1]?.from ?? 0;
+  return Array.from({ length: waves }, (_, i) => Math.round(from + (waves - i) * span));
+}

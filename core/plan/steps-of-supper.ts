@@ -1,0 +1,338 @@
+import { usualDose } from '../culture/transfers.js';
+import { keepsDays } from '../culture/keeping.js';
+import { formOf } from '../culture/form.js';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
+import { USUAL_SPAWN_SHARE } from '../growth/dose-rate.js';
+import { firmDayAfter } from '../growth/milestones.js';
+import { runDaysHere } from '../house/derive/own-runs.js';
+import { placesInUse } from '../house/places.js';
+import type { Place, RoomFor, Species, Stage } from '../record/definitions.js';
+import type { Task, Use, Wait } from '../schedule/task.js';
+import { cookLoads, type CookLoad } from './cook-loads.js';
+import type { Kitchen, Supper } from './kitchen.js';
+import type { Openings } from './openings.js';
+import type { MediumChoice, Recipe } from './recipe.js';
+import type { OnHand, WhatIsThere } from './what-is-there.js';
+import {
+  COOKED_KEEPS_MS,
+  FILLED_KEEPS_MS,
+  HANDS,
+  ORDERED_MS,
+  SOAK,
+  handMinutes,
+  roundedUp,
+  type HandTime,
+} from './work-times.js';
+
+/** What a step of a plan does. */
+export type StepKind =
+  | 'getCulture'
+  | 'cookBroth'
+  | 'sowBroth'
+  | 'soak'
+  | 'mixBroth'
+  | 'fillGrain'
+  | 'mixBlocks'
+  | 'cookGrain'
+  | 'sowGrain'
+  | 'cookBlocks'
+  | 'spawnBlocks'
+  | 'open'
+  | 'cut';
+
+/** A wait that is known to a range, ms: `high` is what is planned with. */
+export interface Range {
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+}
+
+/** One step of a plan, before it has its time. */
+export interface PlannedStep {
+  readonly kind: StepKind;
+  readonly task: Task;
+  /** Vessels that it is about. */
+  readonly count: number;
+  /** Waits by the step that is waited for, where they are known to a range. */
+  readonly ranges: ReadonlyMap<string, Range>;
+  readonly load?: CookLoad;
+  readonly medium?: MediumChoice;
+  /** What of the house it takes. */
+  readonly from: readonly OnHand[];
+}
+
+/** Why a supper cannot be planned at all. */
+export type NotPlanned = { readonly kind: 'noCooker'; readonly stage: 'grain' | 'bulk' | 'liquid' };
+
+const FILL_OF: Readonly<Record<Exclude<Stage, 'agar'>, StepKind>> = {
+  liquid: 'mixBroth',
+  grain: 'fillGrain',
+  bulk: 'mixBlocks',
+};
+/** A block is opened on its day, or so much before or after it: chances hardly change by that. Our choice. */
+const OPEN_WITHIN_MS = 1.5 * DAY_MS;
+const HANDS_USE: Use = { of: 'hands', share: 1 };
+
+/** Everything that has to be done for a supper, beyond what is there. */
+export function stepsOfSupper(
+  supper: Supper,
+  species: Species,
+  recipe: Recipe,
+  { openings }: Openings,
+  kitchen: Kitchen,
+  there: WhatIsThere,
+): readonly PlannedStep[] | NotPlanned {
+  const chain = new Chain(supper, species, recipe, kitchen, there);
+  return chain.steps(openings);
+}
+
+class Chain {
+  private readonly made: PlannedStep[] = [];
+  private noCooker: NotPlanned | undefined;
+
+  constructor(
+    private readonly supper: Supper,
+    private readonly species: Species,
+    private readonly recipe: Recipe,
+    private readonly kitchen: Kitchen,
+    private readonly there: WhatIsThere,
+  ) {}
+
+  steps(openings: Openings['openings']): readonly PlannedStep[] | NotPlanned {
+    const { supper } = this;
+    const dayOf = (daysBefore: number) => supper.byMs - daysBefore * DAY_MS;
+    const count = openings.reduce((sum, o) => sum + o.blocks, 0);
+    const firstMs = dayOf(Math.max(...openings.map((o) => o.daysBefore)));
+    const blocks = this.there.takeBlocks(supper, count, firstMs);
+    const fresh = count - blocks.length;
+    const spawned = fresh === 0 ? undefined : this.spawnBlocks(fresh, firstMs - this.blockDays().likely);
+    openings.forEach(({ daysBefore, blocks: opened }, i) => {
+      const atMs = dayOf(daysBefore);
+      const open = this.add('open', opened, HANDS.open, {
+        key: `open ${i + 1}`,
+        due: { fromMs: atMs - OPEN_WITHIN_MS, byMs: atMs + OPEN_WITHIN_MS },
+        fromMs: Math.max(0, ...blocks.map((b) => b.fromMs)),
+        after: spawned === undefined ? [] : [this.blockRun(spawned, opened)],
+        from: blocks,
+      });
+      const cut = { fromMs: supper.byMs - Math.max(1, supper.coldDays) * DAY_MS, byMs: supper.byMs };
+      this.add('cut', opened, HANDS.cut, {
+        key: `cut ${i + 1}`,
+        due: cut,
+        after: [{ key: open, ms: HOUR_MS, stands: this.stands('fruit', 'bag', opened) }],
+      });
+    });
+    return this.noCooker ?? this.made;
+  }
+
+  /** From spawning until a block is firm enough to open, ms. */
+  private blockDays(): Range {
+    const days = runDaysHere(this.kitchen.house, this.species, 'bulk');
+    return {
+      low: firmDayAfter(days.low) * DAY_MS,
+      likely: firmDayAfter(days.fullDay) * DAY_MS,
+      high: firmDayAfter(days.high) * DAY_MS,
+    };
+  }
+
+  private blockRun(key: string, count: number): Wait & { range: Range } {
+    const range = this.blockDays();
+    const keepsMs = keepsDays('bulk', 'room').low * DAY_MS;
+    return {
+      key,
+      ms: range.high,
+      mostMs: range.high + keepsMs,
+      range,
+      stands: this.stands('run', 'bag', count),
+    };
+  }
+
+  /** @param byMs until when they must be spawned, likely */
+  private spawnBlocks(count: number, byMs: number): string {
+    const { bulk, grain } = this.recipe;
+    const cooked = this.cooked('bulk', bulk, 'cookBlocks', HANDS.mixBlocks, count);
+    const spawnG = count * bulk.each.vesselWetG * USUAL_SPAWN_SHARE;
+    const spawn = this.there.takeSpawn(this.supper, spawnG, byMs);
+    const jars = Math.ceil((spawnG - spawn.massG) / grain.each.vesselWetG - 1e-6);
+    const sown = jars > 0 ? this.sowGrain(jars) : undefined;
+    const days = runDaysHere(this.kitchen.house, this.species, 'grain');
+    const range = { low: days.low * DAY_MS, likely: days.fullDay * DAY_MS, high: days.high * DAY_MS };
+    const keepsMs = keepsDays('grain', 'cold').low * DAY_MS;
+    return this.add('spawnBlocks', count, HANDS.spawnBlocks, {
+      key: 'spawnBlocks',
+      fromMs: Math.max(0, ...[...cooked.there, ...spawn.from].map((v) => v.fromMs)),
+      from: [...cooked.there, ...spawn.from],
+      after: [
+        ...cooked.after,
+        ...(sown === undefined
+          ? []
+          : [
+              {
+                key: sown,
+                ms: range.high,
+                mostMs: range.high + keepsMs,
+                range,
+                stands: this.stands('run', 'jar', jars),
+              },
+            ]),
+      ],
+      box: true,
+    });
+  }
+
+  private sowGrain(jars: number): string {
+    const { grain } = this.recipe;
+    const cooked = this.cooked('grain', grain, 'cookGrain', HANDS.fillGrain, jars);
+    const culture = this.there.cultureFor(this.supper, this.kitchen.nowMs);
+    const form = culture && formOf(culture.view.batch);
+    const dose = form && usualDose(form, { form: 'grain', vessel: grain.vessel, plan: grain.each });
+    const isEnough = culture !== undefined && dose !== undefined && culture.left >= dose.low * jars;
+    if (isEnough) {
+      culture.left -= Math.min(culture.left, dose.value * jars);
+    }
+    const before = isEnough ? [] : [this.culture(culture)];
+    return this.add('sowGrain', jars, HANDS.sowGrain, {
+      key: 'sowGrain',
+      fromMs: Math.max(0, ...cooked.there.map((v) => v.fromMs), isEnough ? culture.fromMs : 0),
+      from: [...cooked.there, ...(isEnough ? [culture] : [])],
+      after: [...cooked.after, ...before],
+      box: true,
+    });
+  }
+
+  /** Broth from what there is; a culture that is bought goes into the grain as it comes. */
+  private culture(from: OnHand | undefined): Wait & { range?: Range } {
+    if (from === undefined) {
+      const key = this.add('getCulture', 1, HANDS.shop, { key: 'getCulture' });
+      return { key, ms: ORDERED_MS };
+    }
+    const cooked = this.cooked('liquid', this.recipe.broth, 'cookBroth', HANDS.mixBroth, 1);
+    const key = this.add('sowBroth', 1, HANDS.sowBroth, {
+      key: 'sowBroth',
+      fromMs: Math.max(from.fromMs, ...cooked.there.map((v) => v.fromMs)),
+      from: [...cooked.there, from],
+      after: cooked.after,
+      box: true,
+    });
+    const days = this.species.brothReadyDay ?? UNKNOWN_BROTH;
+    const range = { low: days.low * DAY_MS, likely: days.value * DAY_MS, high: days.high * DAY_MS };
+    return { key, ms: range.high, mostMs: range.high + keepsDays('broth', 'cold').low * DAY_MS, range };
+  }
+
+  /** Vessels of a medium, filled and cooked; what stands there cooked already is taken first. */
+  private cooked(
+    stage: 'grain' | 'bulk' | 'liquid',
+    medium: MediumChoice,
+    kind: StepKind,
+    hands: HandTime,
+    count: number,
+  ): { readonly after: readonly Wait[]; readonly there: readonly OnHand[] } {
+    const there = this.there.takeCooked(stage, count);
+    const missing = count - there.length;
+    const loads = cookLoads(medium, missing, this.kitchen);
+    if (missing > 0 && loads.length === 0) {
+      this.noCooker ??= { kind: 'noCooker', stage };
+    }
+    const isSoaked = stage === 'grain' && medium.formula.hydration !== 'measured-jar';
+    const after = loads.map((load, i) => {
+      const soak = isSoaked ? [this.soak(i + 1, load.count)] : [];
+      const key = this.addCook(`${kind} ${i + 1}`, kind, stage, medium, load, hands, soak);
+      const waitMin = Math.max(0, load.coolMinutes - load.cook.openAfterMinutes);
+      return { key, ms: waitMin * MINUTE_MS, mostMs: waitMin * MINUTE_MS + COOKED_KEEPS_MS };
+    });
+    return { after, there };
+  }
+
+  private soak(number: number, count: number): Wait {
+    return { key: this.add('soak', count, HANDS.soak, { key: `soak ${number}` }), ...SOAK };
+  }
+
+  /** Filled, and cooked before it sours. What goes into the same cooker in the same way may share it. */
+  private addCook(
+    name: string,
+    kind: StepKind,
+    stage: Exclude<Stage, 'agar'>,
+    medium: MediumChoice,
+    load: CookLoad,
+    hands: HandTime,
+    after: readonly Wait[],
+  ): string {
+    const { cook, appliance, count, share } = load;
+    const fill = this.add(FILL_OF[stage], count, hands, { key: `fill ${name}`, after, medium });
+    const inCooker: Use = { of: `cooker ${appliance.id}`, share: 1 };
+    const attendedMin = roundedUp(cook.comeUpMinutes + cook.ventMinutes + cook.holdMinutes);
+    const key = `${this.supper.key} ${name}`;
+    this.made.push({
+      kind,
+      count,
+      medium,
+      load,
+      from: [],
+      ranges: new Map(),
+      task: {
+        key,
+        goal: this.supper.key,
+        parts: [
+          { minutes: HANDS.load.once, within: 'free', uses: [HANDS_USE, inCooker] },
+          { minutes: attendedMin, within: 'awake', uses: [inCooker] },
+          { minutes: roundedUp(cook.openAfterMinutes), uses: [inCooker] },
+        ],
+        after: [{ key: fill, ms: 0, mostMs: FILLED_KEEPS_MS }],
+        together: { kind: `${appliance.id} ${medium.vessel.id} ${medium.stage} ${attendedMin}`, share },
+      },
+    });
+    return key;
+  }
+
+  private add(
+    kind: StepKind,
+    count: number,
+    hands: HandTime,
+    step: {
+      readonly key: string;
+      readonly due?: Task['due'];
+      readonly fromMs?: number;
+      readonly after?: readonly (Wait & { readonly range?: Range })[];
+      readonly from?: readonly OnHand[];
+      readonly box?: boolean;
+      readonly medium?: MediumChoice;
+    },
+  ): string {
+    const key = `${this.supper.key} ${step.key}`;
+    const { after = [], from = [], due, fromMs = 0, medium } = step;
+    const uses = step.box === true ? [HANDS_USE, { of: 'box', share: 1 }] : [HANDS_USE];
+    this.made.push({
+      kind,
+      count,
+      from,
+      ...(medium !== undefined && { medium }),
+      ranges: new Map(after.flatMap((w) => (w.range === undefined ? [] : [[w.key, w.range] as const]))),
+      task: {
+        key,
+        goal: this.supper.key,
+        parts: [{ minutes: handMinutes(hands, count), within: 'free', uses }],
+        after: after.map(({ key: of, ms, mostMs, stands }) => ({
+          key: of,
+          ms,
+          ...(mostMs !== undefined && { mostMs }),
+          ...(stands !== undefined && { stands }),
+        })),
+        fromMs,
+        ...(due !== undefined && { due }),
+      },
+    });
+    return key;
+  }
+
+  /** The share of a place that so many take; nothing where nobody said how much stands there. */
+  private stands(use: Place['use'], of: RoomFor, count: number): readonly Use[] {
+    const place = placesInUse(this.kitchen.house, use)[0];
+    const most = place?.roomFor?.[of] ?? place?.holds;
+    return place === undefined || most === undefined
+      ? []
+      : [{ of: `place ${place.id}`, share: Math.min(1, count / most) }];
+  }
+}
+
+/** Broth of a species of which nothing is known: most take two to four weeks. Common practice, no source. */
+const UNKNOWN_BROTH = { low: 10, value: 14, high: 28 };

@@ -1,0 +1,25 @@
+import { expect, test } from '@playwright/test';
+import { take } from './hands.js';
+import { blank, button, furnish, pass } from './house.js';
+
+test('a supper on a day from an empty house becomes dated steps, over a reload', async ({ page }) => {
+  await furnish(page);
+  await page.getByRole('link', { name: 'Plan ahead' }).click();
+  await expect(page.getByRole('heading', { name: 'Plan ahead' })).toBeVisible();
+  await expect(page.getByText(/Nothing is wanted yet/)).toBeVisible();
+  await blank(page, 'How much').fill('2000');
+  await take(page.getByLabel('How surely'), 'as likely as not');
+  await page.getByRole('textbox', { name: 'On', exact: true }).fill('14 Aug 2026');
+  await button(page, 'Plan it').click();
+  const supper = page.getByRole('region', { name: /^2 kg of .*, Fri 14 Aug/ });
+  await expect(supper.getByText(/as likely as not enough/)).toBeVisible({ timeout: 20_000 });
+  await expect(supper.getByText(/Order a culture/)).toBeVisible();
+  await expect(supper.getByText(/Open \d+ × 2.3 kg bags/)).toBeVisible();
+  await page.reload();
+  await pass(page, 1);
+  await expect(supper.getByText(/Order a culture/)).toBeVisible({ timeout: 20_000 });
+  // By keys only: to the button, and it is gone.
+  await supper.getByRole('button', { name: /^Take off/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Nothing is wanted yet/)).toBeVisible();
+});
