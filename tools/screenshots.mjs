@@ -16,7 +16,15 @@ const VIEWS = [
         .first()
         .click(),
   },
-  { name: 'desk-agar', path: '/demo/desk?formula=malt-agar' },
+  {
+    name: 'ahead',
+    path: '/demo/desk/ahead',
+    act: (page) =>
+      page
+        .getByText(/^Spawn/)
+        .first()
+        .waitFor(),
+  },
   {
     name: 'check-recipe',
     path: '/demo/desk/check',

@@ -66,6 +66,18 @@ quart and 600 to 1 020 for a block of 2.3 kg.
 |---|---|
 ${cooling.join('\n')}
 
+## Two cookers and five batches, by hand
+
+A Saturday, free from 9 to 21. Each load takes 30 minutes of hands and then its cooker: G1 and G2 three hours in the canner, B1 three and a
+half; L1 and A1 an hour in the multi-cooker. A1 is wanted by 15:00, the rest by 21:00. Nobody fills two at once.
+
+- From the end: A1 at 13:30. B1 at 17:00 (canner 17:30 to 21:00), G1 at 14:00 (14:30 to 17:30), G2 at 11:00 (11:30 to 14:30), L1 at 19:30.
+- Then each as early on that day as the others let it, in that order of time: G2 at **9:00** (canner 9:30 to 12:30); A1 at **9:30**
+  (multi-cooker 10 to 11); G1 at **12:00**, since the canner is free at 12:30; B1 at **15:00**, free at 15:30; L1 at **10:30**: hands are
+  free at 10, but the multi-cooker only at 11.
+
+The app says the same five hours (\`core/schedule/schedule.spec.ts\`).
+
 ## What keeps a tote warm, by hand
 
 A tote of 60 × 40 × 35 cm, 2 mm of polypropylene (0.22 W/(m K)), still air inside and out (8 W/(m² K)); all from handbooks, from memory.

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { Limits, Openings, OpeningsWish, Schedule, Task } from '../../core/index';
-import type { PlanApi } from './plan.worker';
+import type { Limits, Openings, OpeningsWish, Task } from '../../core/index';
+import type { PlanApi, Scheduled } from './plan.worker';
 
 /** Plans off the page's thread. One worker is kept, since each entry may change the plan. */
 @Injectable({ providedIn: 'root' })
@@ -12,7 +12,7 @@ export class PlanWorker {
     return this.worker().openings(wishes);
   }
 
-  schedule(tasks: readonly Task[], limits: Limits): Promise<Schedule> {
+  schedule(tasks: readonly Task[], limits: Limits): Promise<Scheduled> {
     return this.worker().schedule(tasks, limits);
   }
 

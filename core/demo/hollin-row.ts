@@ -1,5 +1,6 @@
 import type { Household, Isolate, Material, Place } from '../record/definitions.js';
 import type { Records } from '../record/tables.js';
+import type { Wish } from '../record/wish.js';
 import { defaultHousehold, shippedDefinitions } from '../house/shipped-definitions.js';
 import { DemoBuilder } from './demo-builder.js';
 import { WorthNoting } from '../readings/worth-noting.js';
@@ -50,6 +51,7 @@ export function hollinRow(
         isolate('sh-crate', 'shiitake', 'SH-Crate'),
         isolate('ko-sill', 'king-oyster', 'KO-Sill'),
       ],
+      wishes: [supperClub(startOfDayMs, updatedAt)],
     },
     house,
     options.checked ?? false,
@@ -100,6 +102,21 @@ function withShelf(
         ...(shelf.massG !== undefined && { stock: { massG: shelf.massG, countedAt } }),
         ...(shelf.lot !== undefined && { lot: shelf.lot }),
       };
+}
+
+/** The monthly supper is planned ahead; the first is too near for what is there, on purpose. */
+function supperClub(startOfDayMs: number, updatedAt: string): Wish {
+  // In the middle of the day, so that it is the same date nearly everywhere.
+  const first = new Date(startOfDayMs + 34 * DAY_MS + 13 * HOUR_MS);
+  return {
+    id: 'supper-club',
+    schemaVersion: 1,
+    updatedAt,
+    speciesId: 'black-poplar',
+    massG: 300,
+    on: first.toISOString().slice(0, 10),
+    everyDays: 35,
+  };
 }
 
 type DayAt = (daysAgo: number, hour: number) => number;

@@ -210,6 +210,14 @@ describe('wishes of one house', () => {
     expect(a!.filter((code) => b!.includes(code)).length).toBeLessThanOrEqual(1);
   });
 
+  it('that come too soon take what is there too, since anything new takes longer', () => {
+    const house = buildHouse(hollinRow(NOW, NOW));
+    const [soon] = planned(house, [wanted({ massG: 300, byMs: NOW + 34 * DAY })]).suppers;
+    expect(soon!.lateDays).toBeGreaterThan(0);
+    expect(of(soon!, 'sowGrain').length).toBe(0);
+    expect(of(soon!, 'spawnBlocks')[0]?.from.length).toBeGreaterThan(0);
+  });
+
   it('share a cook where that fits and nothing grows stale', () => {
     const near = [0, 1].map((i) => wanted({ key: `s${i}`, massG: 150, byMs: NOW + (150 + i) * DAY }));
     const { schedule, suppers } = planned(empty(), near);

@@ -3,6 +3,7 @@ import { DAY_MS } from '../base/time.js';
 import { compareText } from '../record/order.js';
 import { seededRandom } from '../record/new-id.js';
 import type { Species } from '../record/definitions.js';
+import { bindingsOf, type Binding } from '../schedule/binding.js';
 import { networkTimes } from '../schedule/network.js';
 import type { Limits, Taken } from '../schedule/limits.js';
 import { scheduleTasks, type Schedule } from '../schedule/schedule.js';
@@ -37,6 +38,8 @@ export interface SupperPlan {
   readonly steps: readonly StepInPlan[];
   /** By how many days it is later than it was wanted; 0 for in time, infinite where no time was found for it. */
   readonly lateDays: number;
+  /** What it waits for, where it is late. */
+  readonly binding?: Binding;
 }
 
 /** A wish that nothing can be planned for, with the reason. */
@@ -59,7 +62,7 @@ export const EASE_MS = 4 * DAY_MS;
 const SEED = 20261114;
 
 /** What is to be done for a wish, before it has its times. */
-export interface SupperDraft extends Omit<SupperPlan, 'steps' | 'lateDays'> {
+export interface SupperDraft extends Omit<SupperPlan, 'steps' | 'lateDays' | 'binding'> {
   readonly steps: readonly PlannedStep[];
 }
 
@@ -88,7 +91,8 @@ export function planSuppers(
   const drafts = draftSuppers(suppers, openings, kitchen);
   const { nowMs, horizonMs } = kitchen;
   const limits: Limits = { nowMs, horizonMs, spans, taken, easeMs: EASE_MS };
-  return plannedSuppers(drafts, scheduleTasks(drafts.tasks, limits), limits);
+  const schedule = scheduleTasks(drafts.tasks, limits);
+  return plannedSuppers(drafts, schedule, limits, bindingsOf(drafts.tasks, limits, schedule));
 }
 
 /** What the number of blocks is reckoned from. @throws CoreError where species, formula or vessel are missing */
@@ -142,13 +146,18 @@ export function plannedSuppers(
   { drafts, refused }: SupperDrafts,
   schedule: Schedule,
   limits: Limits,
+  bindings: ReadonlyMap<string, Binding>,
 ): SuppersPlan {
   return {
-    suppers: drafts.map((draft) => ({
-      ...draft,
-      steps: stepsInPlan(draft.steps, schedule, limits.nowMs),
-      lateDays: (schedule.lateMs.get(draft.supper.key) ?? Infinity) / DAY_MS,
-    })),
+    suppers: drafts.map((draft) => {
+      const binding = bindings.get(draft.supper.key);
+      return {
+        ...draft,
+        steps: stepsInPlan(draft.steps, schedule, limits.nowMs),
+        lateDays: (schedule.lateMs.get(draft.supper.key) ?? Infinity) / DAY_MS,
+        ...(binding !== undefined && { binding }),
+      };
+    }),
     refused,
     schedule,
     limits,

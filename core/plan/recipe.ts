@@ -42,7 +42,13 @@ function mediumOf(
   { speciesId, formulaId, vesselId }: Pick<Supper, 'speciesId' | 'formulaId' | 'vesselId'>,
 ): MediumChoice {
   const { formulas, materials, vesselTypes } = house.records;
-  const made = house.batches.filter((b) => b.batch.stage === stage && b.batch.plan !== undefined);
+  // What was moved into another vessel was not made in that.
+  const made = house.batches.filter(
+    (b) =>
+      b.batch.stage === stage &&
+      b.batch.plan !== undefined &&
+      b.vessels.every((v) => v.state.repotted === undefined),
+  );
   const last = made.findLast((b) => b.species?.id === speciesId) ?? made.at(-1);
   const wanted = [formulaId, last?.batch.formula?.id, USUAL_FORMULA[stage]];
   const found = wanted.map((id) => formulas.find((f) => f.id === id)).find((f) => f?.stage === stage);

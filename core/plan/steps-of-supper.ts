@@ -1,3 +1,4 @@
+import { adviseTreatment } from '../formula/treatment.js';
 import { usualDose } from '../culture/transfers.js';
 import { keepsDays } from '../culture/keeping.js';
 import { formOf } from '../culture/form.js';
@@ -18,6 +19,7 @@ import {
   FILLED_KEEPS_MS,
   HANDS,
   ORDERED_MS,
+  PASTEURIZING,
   SOAK,
   handMinutes,
   roundedUp,
@@ -36,6 +38,7 @@ export type StepKind =
   | 'cookGrain'
   | 'sowGrain'
   | 'cookBlocks'
+  | 'pasteurizeBlocks'
   | 'spawnBlocks'
   | 'open'
   | 'cut';
@@ -103,7 +106,9 @@ class Chain {
     const dayOf = (daysBefore: number) => supper.byMs - daysBefore * DAY_MS;
     const count = openings.reduce((sum, o) => sum + o.blocks, 0);
     const firstMs = dayOf(Math.max(...openings.map((o) => o.daysBefore)));
-    const blocks = this.there.takeBlocks(supper, count, firstMs);
+    // What is ready before anything new could be is taken, however late it all is.
+    const blocksByMs = Math.max(firstMs, this.kitchen.nowMs + this.blockDays().low);
+    const blocks = this.there.takeBlocks(supper, count, blocksByMs);
     const fresh = count - blocks.length;
     const spawned = fresh === 0 ? undefined : this.spawnBlocks(fresh, firstMs - this.blockDays().likely);
     openings.forEach(({ daysBefore, blocks: opened }, i) => {
@@ -152,10 +157,11 @@ class Chain {
     const { bulk, grain } = this.recipe;
     const cooked = this.cooked('bulk', bulk, 'cookBlocks', HANDS.mixBlocks, count);
     const spawnG = count * bulk.each.vesselWetG * USUAL_SPAWN_SHARE;
-    const spawn = this.there.takeSpawn(this.supper, spawnG, byMs);
+    const days = runDaysHere(this.kitchen.house, this.species, 'grain');
+    const newSpawnMs = this.kitchen.nowMs + days.low * DAY_MS;
+    const spawn = this.there.takeSpawn(this.supper, spawnG, Math.max(byMs, newSpawnMs));
     const jars = Math.ceil((spawnG - spawn.massG) / grain.each.vesselWetG - 1e-6);
     const sown = jars > 0 ? this.sowGrain(jars) : undefined;
-    const days = runDaysHere(this.kitchen.house, this.species, 'grain');
     const range = { low: days.low * DAY_MS, likely: days.fullDay * DAY_MS, high: days.high * DAY_MS };
     const keepsMs = keepsDays('grain', 'cold').low * DAY_MS;
     return this.add('spawnBlocks', count, HANDS.spawnBlocks, {
@@ -229,6 +235,9 @@ class Chain {
   ): { readonly after: readonly Wait[]; readonly there: readonly OnHand[] } {
     const there = this.there.takeCooked(stage, count);
     const missing = count - there.length;
+    if (stage === 'bulk' && missing > 0 && isPasteurized(medium)) {
+      return { after: [this.pasteurize(medium, missing)], there };
+    }
     const loads = cookLoads(medium, missing, this.kitchen);
     if (missing > 0 && loads.length === 0) {
       this.noCooker ??= { kind: 'noCooker', stage };
@@ -241,6 +250,29 @@ class Chain {
       return { key, ms: waitMin * MINUTE_MS, mostMs: waitMin * MINUTE_MS + COOKED_KEEPS_MS };
     });
     return { after, there };
+  }
+
+  /** Warmed through in a bath or with hot water, and cooled: no cooker is taken. */
+  private pasteurize(medium: MediumChoice, count: number): Wait {
+    const key = `${this.supper.key} pasteurizeBlocks`;
+    this.made.push({
+      kind: 'pasteurizeBlocks',
+      count,
+      medium,
+      from: [],
+      ranges: new Map(),
+      task: {
+        key,
+        goal: this.supper.key,
+        parts: [
+          { minutes: handMinutes(HANDS.mixBlocks, count), within: 'free', uses: [HANDS_USE] },
+          { minutes: PASTEURIZING.warmMinutes, within: 'awake', uses: [{ of: 'bath', share: 1 }] },
+          { minutes: PASTEURIZING.coolMinutes, uses: [] },
+        ],
+        after: [],
+      },
+    });
+    return { key, ms: 0, mostMs: PASTEURIZING.keepsMs };
   }
 
   private soak(number: number, count: number): Wait {
@@ -332,6 +364,11 @@ class Chain {
       ? []
       : [{ of: `place ${place.id}`, share: Math.min(1, count / most) }];
   }
+}
+
+/** What is only warmed through, by what else could live on it. */
+function isPasteurized({ formula, each }: MediumChoice): boolean {
+  return adviseTreatment(formula.stage, each.parts).treatment === 'pasteurize';
 }
 
 /** Broth of a species of which nothing is known: most take two to four weeks. Common practice, no source. */

@@ -49,6 +49,6 @@ export function plannedPurchases(suppers: readonly SupperPlan[], house: House): 
     .sort((a, b) => a.byMs - b.byMs || compareText(a.name, b.name));
 }
 
-const FILLS: ReadonlySet<string> = new Set(['mixBroth', 'fillGrain', 'mixBlocks']);
+const FILLS: ReadonlySet<string> = new Set(['mixBroth', 'fillGrain', 'mixBlocks', 'pasteurizeBlocks']);
 /** Grain is soaked a day before it is filled. */
 const BEFORE_MS = DAY_MS;

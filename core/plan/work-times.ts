@@ -41,3 +41,5 @@ export const FILLED_KEEPS_MS = 12 * HOUR_MS;
 export const COOKED_KEEPS_MS = 21 * DAY_MS;
 /** What is ordered is here after a week. Our choice. */
 export const ORDERED_MS = 7 * DAY_MS;
+/** Warmed through in two hours, cool by the next morning, spawned within a day. Common practice, no source. */
+export const PASTEURIZING = { warmMinutes: 120, coolMinutes: 720, keepsMs: DAY_MS } as const;

@@ -1,3 +1,4 @@
+export { bindingsOf, type Binding } from './binding.js';
 export { networkTimes, type Activity, type ActivityTimes } from './network.js';
 export { awakeSpans, freeSpans, type FreeSpan, type LocalDay } from './free-time.js';
 export { moveTask, type Broken, type Moved } from './move.js';

@@ -1,26 +1,7 @@
 import { networkTimes, type Activity } from '../index.js';
+import { RELIABLE } from '../testing/schedule-checks.js';
 
-/**
- * Reliable Construction Co., weeks: Hillier and Lieberman, Introduction to Operations Research, chapter on project
- * management (from memory). Its critical path is A, B, C, E, F, J, L, N, in 44 weeks.
- */
-const PLANT: readonly (readonly [string, number, string])[] = [
-  ['A', 2, ''],
-  ['B', 4, 'A'],
-  ['C', 10, 'B'],
-  ['D', 6, 'C'],
-  ['E', 4, 'C'],
-  ['F', 5, 'E'],
-  ['G', 7, 'D'],
-  ['H', 9, 'EG'],
-  ['I', 7, 'C'],
-  ['J', 8, 'FI'],
-  ['K', 4, 'J'],
-  ['L', 5, 'J'],
-  ['M', 2, 'H'],
-  ['N', 6, 'KL'],
-];
-const ACTIVITIES: readonly Activity[] = PLANT.map(([key, length, after]) => ({
+const ACTIVITIES: readonly Activity[] = RELIABLE.map(([key, length, after]) => ({
   key,
   length,
   after: after.split(''),

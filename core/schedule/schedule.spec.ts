@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import {
   awakeSpans,
+  bindingsOf,
   freeSpans,
   moveTask,
   scheduleTasks,
@@ -253,6 +254,32 @@ describe('a task that is moved', () => {
   });
 });
 
+describe('two cookers and five batches, by hand', () => {
+  // The figures and their reckoning stand in docs/checks.md.
+  const load = (key: string, cooker: string, minutes: number, byHour: number): Task => ({
+    key,
+    goal: key,
+    parts: [hands(30), { minutes, within: 'awake', uses: [{ of: cooker, share: 1 }] }],
+    after: [],
+    due: by(day(5, byHour)),
+  });
+  const five = [
+    load('G1', 'canner', 180, 21),
+    load('G2', 'canner', 180, 21),
+    load('B1', 'canner', 210, 21),
+    load('L1', 'multi', 60, 21),
+    load('A1', 'multi', 60, 15),
+  ];
+
+  it('all are done on one Saturday, and each at the hour that follows', () => {
+    const schedule = scheduleTasks(five, limits());
+    expect([...schedule.lateMs.values()].every((ms) => ms === 0)).toBeTrue();
+    expect(faultsOf(five, schedule, limits())).toEqual([]);
+    const hours = Object.fromEntries(five.map(({ key }) => [key, at(schedule, key).slice(6)]));
+    expect(hours).toEqual({ G2: '09:00', A1: '09:30', L1: '10:30', G1: '12:00', B1: '15:00' });
+  });
+});
+
 /** By a second way: every five minutes it is asked who is at what. */
 function faultsOf(
   tasks: readonly Task[],
@@ -421,5 +448,24 @@ describe('any tasks at all', () => {
       const moved = moveTask(tasks, limits(), schedule, 'a 2', day(to))!;
       expect(moved.moved.filter((k) => k.startsWith('b'))).toEqual([]);
     }
+  });
+});
+
+describe('what a late goal waits for', () => {
+  const cook = (goal: string, byMs: number) => task(goal, { goal, parts: [cooking(240)], due: by(byMs) });
+  const bindings = (tasks: readonly Task[], to = limits()) => {
+    const schedule = scheduleTasks(tasks, to);
+    return [...bindingsOf(tasks, to, schedule)];
+  };
+
+  it('is the cooker that others have, and by how much', () => {
+    const two = [cook('a', day(1)), cook('b', day(1))];
+    expect(bindings(two)).toEqual([['b', { kind: 'taken', of: 'canner', gainMs: DAY }]]);
+    expect(bindings([cook('a', day(1))])).toEqual([]);
+  });
+
+  it('is itself where all that it takes is free', () => {
+    const slow = [task('sow'), task('cut', { after: [{ key: 'sow', ms: 9 * DAY }], due: by(day(4)) })];
+    expect(bindings(slow)).toEqual([['supper', { kind: 'itself' }]]);
   });
 });

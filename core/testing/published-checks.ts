@@ -35,6 +35,7 @@ import type { Check } from './checks.js';
 import { cultureChecks } from './culture-checks.js';
 import { conductionChecks } from './conduction-checks.js';
 import { loadChecks } from './load-checks.js';
+import { scheduleChecks } from './schedule-checks.js';
 
 const NIST = 'NIST Handbook 44, Appendix C';
 const IF97 = 'IAPWS-IF97 (2007), region 4, tables 35 and 36';
@@ -78,6 +79,7 @@ export function publishedChecks(): readonly Check[] {
     ...unitChecks(),
     ...steamChecks(),
     ...loadChecks(),
+    ...scheduleChecks(),
     ...heatChecks(),
     ...conductionChecks(),
     ...growthChecks(),

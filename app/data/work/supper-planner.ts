@@ -88,9 +88,9 @@ export class SupperPlanner {
       if (mine === this.asked) {
         const kitchen = { house, nowMs, horizonMs, plan: this.cooks.plan.bind(this.cooks) };
         const drafts = draftSuppers(suppers, openings, kitchen);
-        const schedule = await this.worker.schedule(drafts.tasks, limits);
+        const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits);
         if (mine === this.asked) {
-          this.current.set(plannedSuppers(drafts, schedule, limits));
+          this.current.set(plannedSuppers(drafts, schedule, limits, bindings));
           this.notices.settled(PLANS);
         }
       }

@@ -36,13 +36,14 @@ export function stepWords(step: StepInPlan, plan: SupperPlan, house: House): str
   const bottle = vesselCount(count, recipe.broth.vessel);
   const from = sourceWords(step, house);
   const cooker = step.load?.appliance.name.toLowerCase() ?? 'cooker';
+  const shared = step.with === undefined ? '' : ', in one cook with those of another day';
   switch (kind) {
     case 'getCulture':
       return `Order a culture of ${plan.species.name.toLowerCase()}: none is here`;
     case 'mixBroth':
       return `Mix broth for ${bottle}`;
     case 'cookBroth':
-      return `Cook ${bottle} of broth in the ${cooker}`;
+      return `Cook ${bottle} of broth in the ${cooker}${shared}`;
     case 'sowBroth':
       return `Start the broth${from}`;
     case 'soak':
@@ -50,13 +51,15 @@ export function stepWords(step: StepInPlan, plan: SupperPlan, house: House): str
     case 'fillGrain':
       return `Get the grain ready and fill ${jars}`;
     case 'cookGrain':
-      return `Cook ${jars} in the ${cooker}`;
+      return `Cook ${jars} in the ${cooker}${shared}`;
     case 'sowGrain':
       return `Inoculate ${jars}${from}`;
     case 'mixBlocks':
       return `Mix and fill ${blocks}`;
     case 'cookBlocks':
-      return `Cook ${blocks} in the ${cooker}`;
+      return `Cook ${blocks} in the ${cooker}${shared}`;
+    case 'pasteurizeBlocks':
+      return `Mix, warm through and fill ${blocks}; cool by morning`;
     case 'spawnBlocks':
       return `Spawn ${blocks}${from}`;
     case 'open':
@@ -115,6 +118,42 @@ export function verdictOf({ supper, openings, lateDays, recipe }: SupperPlan): s
   return lateDays === 0
     ? enough
     : `${lateDays === 1 ? 'A day' : `${lateDays} days`} late: ${dayOf(supper.byMs + lateDays * DAY_MS)} is the soonest. ${enough}`;
+}
+
+/** What a wish that is late waits for; empty for one that is in time. */
+export function bindingWords({ binding, lateDays, supper }: SupperPlan, house: House): string {
+  switch (binding?.kind) {
+    case undefined:
+      return '';
+    case 'itself':
+      return 'Its own steps take so long, even with everything free.';
+    case 'several':
+      return 'Cookers, places and hands together leave no sooner day.';
+    case 'taken': {
+      const soonerMs = supper.byMs + lateDays * DAY_MS - binding.gainMs;
+      const sooner =
+        binding.gainMs === Infinity
+          ? 'it could be had at all'
+          : soonerMs <= supper.byMs
+            ? 'it would be in time'
+            : `it would be ${dayOf(soonerMs)}`;
+      return `${limitWords(binding.of, house)} is what it waits for: with more of that ${sooner}.`;
+    }
+  }
+}
+
+/** What a plan runs short of, by its name. */
+function limitWords(of: string, house: House): string {
+  const id = of.slice(of.indexOf(' ') + 1);
+  const place = house.placeById.get(id)?.name;
+  const cooker = house.records.appliances.find((a) => a.id === id)?.name;
+  const named = { hands: 'Time to work', box: 'The box', bath: 'The bath' }[of];
+  return (
+    named ??
+    (of.startsWith('place ')
+      ? `Room in the ${(place ?? id).toLowerCase()}`
+      : `The ${(cooker ?? id).toLowerCase()}`)
+  );
 }
 
 export function refusedWords({ why }: SupperRefused): string {

@@ -2,7 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { MatButton } from '@angular/material/button';
 import { format, isSameDay } from 'date-fns';
 import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
-import { dayOf, marginWords, refusedWords, stepWords, verdictOf, wantedWords } from './ahead-words';
+import {
+  bindingWords,
+  dayOf,
+  marginWords,
+  refusedWords,
+  stepWords,
+  verdictOf,
+  wantedWords,
+} from './ahead-words';
 
 interface Row {
   readonly key: string;
@@ -33,6 +41,9 @@ interface Row {
         </button>
       </div>
       <p class="verdict">{{ verdict() }}</p>
+      @if (waitsFor(); as words) {
+        <p>{{ words }}</p>
+      }
       @if (rows().length > 0) {
         <ol>
           @for (row of rows(); track row.key) {
@@ -114,6 +125,10 @@ export class SupperCard {
   protected readonly verdict = computed(() => {
     const [plan, refused] = [this.plan(), this.refused()];
     return plan !== undefined ? verdictOf(plan) : refused !== undefined ? refusedWords(refused) : '';
+  });
+  protected readonly waitsFor = computed(() => {
+    const plan = this.plan();
+    return plan === undefined ? '' : bindingWords(plan, this.house());
   });
   protected readonly isLate = computed(() => (this.plan()?.lateDays ?? Infinity) > 0);
   protected readonly rows = computed<readonly Row[]>(() => {
