@@ -30,7 +30,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-peer'],
         pathNot:
-          'node_modules/(zod|canonicalize|crc-32|d3-hierarchy|fast-xml-builder|fflate|minisearch|papaparse|parse-ingredient|simple-statistics|uuid)/',
+          'node_modules/(zod|canonicalize|crc-32|d3-hierarchy|fast-xml-builder|fflate|minisearch|papaparse|parse-ingredient|simple-statistics|ts-ics|uuid)/',
       },
     },
     {

@@ -1,4 +1,6 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import ICAL from 'ical.js';
 import { take } from './hands.js';
 import { blank, button, furnish, pass } from './house.js';
 
@@ -14,7 +16,13 @@ test('a supper on a day from an empty house becomes dated steps, over a reload',
   const supper = page.getByRole('region', { name: /^2 kg of .*, Fri 14 Aug/ });
   await expect(supper.getByText(/as likely as not enough/)).toBeVisible({ timeout: 20_000 });
   await expect(supper.getByText(/Order a culture/)).toBeVisible();
+  await supper.getByRole('button', { name: /^all \d+ steps/ }).click();
   await expect(supper.getByText(/Open \d+ × 2.3 kg bags/)).toBeVisible();
+  const [file] = await Promise.all([page.waitForEvent('download'), button(page, 'Calendar file').click()]);
+  expect(file.suggestedFilename()).toBe('plan-2026-03-02.ics');
+  const calendar = await readFile(await file.path(), 'utf8');
+  const [event] = new ICAL.Component(ICAL.parse(calendar) as unknown[]).getAllSubcomponents('vevent');
+  expect(new ICAL.Event(event).summary).toMatch(/^Order a culture of/);
   await page.reload();
   await pass(page, 1);
   await expect(supper.getByText(/Order a culture/)).toBeVisible({ timeout: 20_000 });

@@ -1,6 +1,7 @@
 import { estimateColonization, proposeOutline, type Picture } from '../core/index.js';
 import { drawJar } from '../core/demo/drawn-jar.js';
 import { heatTimes, timed, type HeatTime } from './bench-heat.js';
+import { planTimes } from './bench-plan.js';
 import { askFamily, layFamily, oneFamily } from './bench-lineage.js';
 
 const RUNS = 21;
@@ -29,6 +30,7 @@ export function workerTimes(): readonly HeatTime[] {
   const picture = enlarged(drawJar(look, 3).picture);
   return [
     ...heatTimes(),
+    ...planTimes(),
     {
       what: `lineage of one of ${FAMILY} vessels: family, batches, kin, generation`,
       times: timed(() => askFamily(house, first), RUNS, WARM),

@@ -1,4 +1,4 @@
-import { normalTail } from './normal.js';
+import { TENTH_Z, normalBelow, normalTail } from './normal.js';
 
 /** What lies above z by Simpson's rule, apart from the polynomial. */
 function above(z: number): number {
@@ -19,6 +19,14 @@ describe('the tail of a normal', () => {
       const tail = above(z);
       expect(Math.exp(-minusLn) / (2 * tail)).toBeCloseTo(1, 5);
       expect((hazard * tail) / (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI))).toBeCloseTo(1, 5);
+    }
+  });
+
+  it('and what lies below are all there is', () => {
+    expect(normalBelow(0)).toBeCloseTo(0.5, 6);
+    for (const z of [0.5, TENTH_Z, 3]) {
+      expect(normalBelow(-z)).toBeCloseTo(above(z), 6);
+      expect(normalBelow(z)).toBeCloseTo(1 - above(z), 6);
     }
   });
 });

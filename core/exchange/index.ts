@@ -29,4 +29,5 @@ export {
   type MergeRow,
   type Merged,
 } from './merge.js';
-export { csvColumns, csvOf } from './table-csv.js';
+export { csvColumns, csvOf, linesCsv } from './table-csv.js';
+export { calendarOf, type CalendarEntry } from './calendar.js';

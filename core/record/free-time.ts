@@ -12,12 +12,16 @@ export const FreeHours = z
   .refine((h) => h.fromMinute < h.toMinute, { error: 'it must end after it begins' });
 export type FreeHours = z.infer<typeof FreeHours>;
 
+/** Three years of days that are otherwise. Our choice. */
+const MOST_DATES = 1100;
 const HoursOfDay = z.array(FreeHours).max(4);
 
 /** When somebody has time: by weekday, Monday first, and otherwise on single dates. */
 export const WeekPattern = z.strictObject({
   weekdays: z.array(HoursOfDay).length(7),
-  dates: z.record(z.iso.date(), HoursOfDay),
+  dates: z
+    .record(z.iso.date(), HoursOfDay)
+    .refine((dates) => Object.keys(dates).length <= MOST_DATES, { error: 'too many single dates' }),
   /** Weekdays on which as little as possible should be done, 0 is Monday. */
   daysOff: z.array(z.number().int().min(0).max(6)).max(7),
   /** From when on it is quiet and nothing is watched any more, minutes from the beginning of the day. */

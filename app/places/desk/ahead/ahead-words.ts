@@ -3,6 +3,7 @@ import {
   DAY_MS,
   blocksOf,
   type House,
+  type Supper,
   type SupperPlan,
   type SupperRefused,
   type StepInPlan,
@@ -23,8 +24,14 @@ function massWords(massG: number): string {
 const G_PER_KG = 1000;
 
 /** "2 kg of black poplar" */
-export function wantedWords({ massG }: { readonly massG: number }, speciesName: string): string {
+function wantedWords({ massG }: { readonly massG: number }, speciesName: string): string {
   return `${massWords(massG)} of ${speciesName.toLowerCase()}`;
+}
+
+/** "2 kg of black poplar, Sat 14 Feb" */
+export function titleOf(supper: Supper, house: House): string {
+  const species = house.records.species.find((s) => s.id === supper.speciesId);
+  return `${wantedWords(supper, species?.name ?? supper.speciesId)}, ${dayOf(supper.byMs)}`;
 }
 
 /** What a step does, as one says it. */

@@ -14,6 +14,8 @@ import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { Fold } from '../../../pieces/fold';
 import { DateField } from '../../../pieces/form/date-field';
 import type { Choice } from '../../../pieces/form/choice-field';
+import { AheadBoard } from './ahead-board';
+import { PlanFiles } from './plan-files';
 import { SupperCard } from './supper-card';
 import { ToBuyAhead } from './to-buy-ahead';
 import { WeekForm } from './week-form';
@@ -36,12 +38,14 @@ const SURELY: readonly Choice[] = [
 @Component({
   selector: 'nw-ahead',
   imports: [
+    AheadBoard,
     BlankChoice,
     BlankNumber,
     DateField,
     Fold,
     MatButton,
     MatProgressBar,
+    PlanFiles,
     RouterLink,
     SupperCard,
     ToBuyAhead,

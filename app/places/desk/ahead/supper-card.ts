@@ -1,16 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { format, isSameDay } from 'date-fns';
 import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
-import {
-  bindingWords,
-  dayOf,
-  marginWords,
-  refusedWords,
-  stepWords,
-  verdictOf,
-  wantedWords,
-} from './ahead-words';
+import { bindingWords, dayOf, marginWords, refusedWords, stepWords, verdictOf, titleOf } from './ahead-words';
 
 interface Row {
   readonly key: string;
@@ -20,6 +12,9 @@ interface Row {
   readonly words: string;
   readonly margin: string;
 }
+
+/** So many steps of a wish are shown at first: the others are far off. Our choice. */
+const MOST_STEPS = 6;
 
 /** One wish: whether it holds, and its steps day by day. */
 @Component({
@@ -46,7 +41,7 @@ interface Row {
       }
       @if (rows().length > 0) {
         <ol>
-          @for (row of rows(); track row.key) {
+          @for (row of shownRows(); track row.key) {
             <li [class.first]="row.day !== ''">
               <strong class="day">{{ row.day }}</strong>
               <span class="time">{{ row.time }}</span>
@@ -56,6 +51,17 @@ interface Row {
             </li>
           }
         </ol>
+        @if (rows().length > most) {
+          <button
+            type="button"
+            matButton
+            class="word all"
+            [attr.aria-expanded]="isWhole()"
+            (click)="isWhole.set(!isWhole())"
+          >
+            {{ isWhole() ? 'only the first steps' : 'all ' + rows().length + ' steps' }}
+          </button>
+        }
       }
     </section>
   `,
@@ -96,6 +102,9 @@ interface Row {
     li.first {
       border-top: 1px solid var(--line);
     }
+    .all {
+      justify-self: start;
+    }
     .time {
       font-variant-numeric: tabular-nums;
     }
@@ -117,11 +126,7 @@ export class SupperCard {
 
   private readonly supper = computed(() => (this.plan() ?? this.refused())!.supper);
   protected readonly wishId = computed(() => this.supper().key.split(' ')[0]!);
-  protected readonly title = computed(() => {
-    const { speciesId, byMs } = this.supper();
-    const species = this.house().records.species.find((s) => s.id === speciesId);
-    return `${wantedWords(this.supper(), species?.name ?? speciesId)}, ${dayOf(byMs)}`;
-  });
+  protected readonly title = computed(() => titleOf(this.supper(), this.house()));
   protected readonly verdict = computed(() => {
     const [plan, refused] = [this.plan(), this.refused()];
     return plan !== undefined ? verdictOf(plan) : refused !== undefined ? refusedWords(refused) : '';
@@ -131,6 +136,11 @@ export class SupperCard {
     return plan === undefined ? '' : bindingWords(plan, this.house());
   });
   protected readonly isLate = computed(() => (this.plan()?.lateDays ?? Infinity) > 0);
+  protected readonly most = MOST_STEPS;
+  protected readonly isWhole = signal(false);
+  protected readonly shownRows = computed(() =>
+    this.isWhole() ? this.rows() : this.rows().slice(0, MOST_STEPS),
+  );
   protected readonly rows = computed<readonly Row[]>(() => {
     const plan = this.plan();
     const steps = plan?.steps ?? [];
