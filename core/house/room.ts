@@ -23,17 +23,17 @@ export interface Room {
   readonly left: readonly { readonly of: RoomFor; readonly count: number }[];
 }
 
+/** Share of a place that one vessel of a kind takes; 0 where nobody said how many of it stand there. */
+export function roomShareOf({ holds, roomFor }: Pick<Place, 'holds' | 'roomFor'>, kind: VesselKind): number {
+  const size = SIZE_OF[kind];
+  return 1 / ((size && roomFor?.[size]) ?? holds ?? Infinity);
+}
+
 /** Kinds share a place: a place for forty jars or ten blocks is full with twenty jars and five blocks. */
-export function roomAt(
-  { holds, roomFor }: Pick<Place, 'holds' | 'roomFor'>,
-  standing: readonly VesselView[],
-): Room {
-  const most = ({ batch }: VesselView) => {
-    const size = SIZE_OF[batch.vessel.kind];
-    return (size && roomFor?.[size]) ?? holds;
-  };
+export function roomAt(place: Pick<Place, 'holds' | 'roomFor'>, standing: readonly VesselView[]): Room {
+  const { holds, roomFor } = place;
   const isTold = holds !== undefined || Object.keys(roomFor ?? {}).length > 0;
-  const share = standing.reduce((sum, view) => sum + 1 / (most(view) ?? Infinity), 0);
+  const share = standing.reduce((sum, view) => sum + roomShareOf(place, view.batch.vessel.kind), 0);
   return {
     count: standing.length,
     ...(isTold && { share }),

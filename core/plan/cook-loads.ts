@@ -1,5 +1,6 @@
 import { unlessRefused } from '../base/errors.js';
 import { coreCooling } from '../cook/core-cooling.js';
+import { wishOf } from '../cook/in-cooker.js';
 import { isPressureCooker } from '../cook/pot.js';
 import { placesOf } from '../cook/places-in.js';
 import type { CookPlan } from '../cook/programme.js';
@@ -34,11 +35,7 @@ export function cookLoads(medium: MediumChoice, count: number, kitchen: Kitchen)
     const wish = {
       appliance,
       house: household,
-      vessel: medium.vessel,
-      vesselWetG: medium.each.vesselWetG,
-      fill: medium.each.fill,
-      stage: medium.stage,
-      isUnsoaked: medium.formula.hydration === 'measured-jar',
+      ...wishOf({ ...medium, plan: medium.each }),
       // Full, whatever goes in: others may share it.
       count: places,
     };

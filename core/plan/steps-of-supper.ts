@@ -7,11 +7,12 @@ import { USUAL_SPAWN_SHARE } from '../growth/dose-rate.js';
 import { firmDayAfter } from '../growth/milestones.js';
 import { runDaysHere } from '../house/derive/own-runs.js';
 import { placesInUse } from '../house/places.js';
-import type { Place, RoomFor, Species, Stage } from '../record/definitions.js';
+import { roomShareOf } from '../house/room.js';
+import type { Place, Species, Stage } from '../record/definitions.js';
 import type { Task, Use, Wait } from '../schedule/task.js';
 import { cookLoads, type CookLoad } from './cook-loads.js';
 import type { Kitchen, Supper } from './kitchen.js';
-import type { Openings } from './openings.js';
+import { blocksOf, type Openings } from './openings.js';
 import type { MediumChoice, Recipe } from './recipe.js';
 import type { OnHand, WhatIsThere } from './what-is-there.js';
 import {
@@ -104,7 +105,7 @@ class Chain {
   steps(openings: Openings['openings']): readonly PlannedStep[] | NotPlanned {
     const { supper } = this;
     const dayOf = (daysBefore: number) => supper.byMs - daysBefore * DAY_MS;
-    const count = openings.reduce((sum, o) => sum + o.blocks, 0);
+    const count = blocksOf({ openings });
     const firstMs = dayOf(Math.max(...openings.map((o) => o.daysBefore)));
     // What is ready before anything new could be is taken, however late it all is.
     const blocksByMs = Math.max(firstMs, this.kitchen.nowMs + this.blockDays().low);
@@ -124,7 +125,7 @@ class Chain {
       this.add('cut', opened, HANDS.cut, {
         key: `cut ${i + 1}`,
         due: cut,
-        after: [{ key: open, ms: HOUR_MS, stands: this.stands('fruit', 'bag', opened) }],
+        after: [{ key: open, ms: HOUR_MS, stands: this.stands('fruit', this.recipe.bulk, opened) }],
       });
     });
     return this.noCooker ?? this.made;
@@ -148,7 +149,7 @@ class Chain {
       ms: range.high,
       mostMs: range.high + keepsMs,
       range,
-      stands: this.stands('run', 'bag', count),
+      stands: this.stands('run', this.recipe.bulk, count),
     };
   }
 
@@ -178,7 +179,7 @@ class Chain {
                 ms: range.high,
                 mostMs: range.high + keepsMs,
                 range,
-                stands: this.stands('run', 'jar', jars),
+                stands: this.stands('run', grain, jars),
               },
             ]),
       ],
@@ -357,12 +358,10 @@ class Chain {
   }
 
   /** The share of a place that so many take; nothing where nobody said how much stands there. */
-  private stands(use: Place['use'], of: RoomFor, count: number): readonly Use[] {
+  private stands(use: Place['use'], { vessel }: MediumChoice, count: number): readonly Use[] {
     const place = placesInUse(this.kitchen.house, use)[0];
-    const most = place?.roomFor?.[of] ?? place?.holds;
-    return place === undefined || most === undefined
-      ? []
-      : [{ of: `place ${place.id}`, share: Math.min(1, count / most) }];
+    const share = place === undefined ? 0 : count * roomShareOf(place, vessel.kind);
+    return place === undefined || share === 0 ? [] : [{ of: `place ${place.id}`, share: Math.min(1, share) }];
   }
 }
 

@@ -2,7 +2,7 @@ import { DAY_MS, MINUTE_MS } from '../base/time.js';
 import { cooksOn } from '../house/cooks-on.js';
 import { isStanding, vesselsInHand } from '../house/running.js';
 import { placeOfVessel, placesInUse } from '../house/places.js';
-import { roomAt } from '../house/room.js';
+import { roomShareOf } from '../house/room.js';
 import { nextCutMs } from '../house/to-harvest.js';
 import type { House, VesselView } from '../house/derive/house.js';
 import type { Taken } from '../schedule/limits.js';
@@ -20,7 +20,7 @@ export function takenNow(house: House, nowMs: number): readonly Taken[] {
     standing
       .filter((v) => placeOfVessel(v) === place.id)
       .flatMap((view) => {
-        const share = roomAt(place, [view]).share ?? 0;
+        const share = roomShareOf(place, view.batch.vessel.kind);
         const endMs = standsUntilMs(view, house, nowMs);
         return share > 0 && endMs > nowMs
           ? [{ of: `place ${place.id}`, share: Math.min(1, share), startMs: nowMs, endMs, by: view.code }]

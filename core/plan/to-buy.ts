@@ -1,18 +1,12 @@
 import { DAY_MS } from '../base/time.js';
 import type { House } from '../house/derive/house.js';
 import { compareText } from '../record/order.js';
-import { stockLeftG } from '../stock/stock.js';
+import { againstStock, type ToBuy } from '../stock/stock.js';
 import type { SupperPlan } from './plan-suppers.js';
 import { scaledFor } from './recipe.js';
 
-/** An ingredient that a plan asks for. */
-export interface PlannedPurchase {
-  readonly materialId: string;
-  readonly name: string;
-  readonly needG: number;
-  /** Absent when the shelf was never counted. */
-  readonly haveG?: number;
-  readonly missingG: number;
+/** An ingredient that plans ask for. */
+export interface PlannedPurchase extends ToBuy {
   /** It should be in the house by then, ms. */
   readonly byMs: number;
 }
@@ -36,16 +30,7 @@ export function plannedPurchases(suppers: readonly SupperPlan[], house: House): 
     }
   }
   return [...needs]
-    .map(([materialId, need]) => {
-      const leftG = stockLeftG(house, materialId);
-      const haveG = leftG === undefined ? undefined : Math.max(0, leftG);
-      return {
-        materialId,
-        ...need,
-        ...(haveG !== undefined && { haveG }),
-        missingG: Math.max(0, need.needG - (haveG ?? 0)),
-      };
-    })
+    .map(([materialId, need]) => ({ materialId, ...need, ...againstStock(house, materialId, need.needG) }))
     .sort((a, b) => a.byMs - b.byMs || compareText(a.name, b.name));
 }
 

@@ -57,21 +57,4 @@ export class Bookings {
     );
     return isTooMuch ? taken : [];
   }
-
-  /** The most that is taken of something at once, 0 for nothing. */
-  mostOf(of: string): number {
-    const list = this.byUse.get(of) ?? [];
-    return list.reduce(
-      (most, { startMs }) =>
-        Math.max(
-          most,
-          list.reduce((sum, b) => (b.startMs <= startMs && b.endMs > startMs ? sum + b.share : sum), 0),
-        ),
-      0,
-    );
-  }
-
-  get used(): readonly string[] {
-    return [...this.byUse.keys()];
-  }
 }

@@ -26,16 +26,23 @@ export interface ToBuy {
   readonly missingG: number;
 }
 
-/** What a batch needs, against what is on the shelf; what was never counted is listed as missing whole. */
+/** So much of an ingredient against what is on the shelf; what was never counted is missing whole. */
+export function againstStock(
+  house: House,
+  materialId: string,
+  needG: number,
+): Pick<ToBuy, 'haveG' | 'missingG'> {
+  const leftG = stockLeftG(house, materialId);
+  const haveG = Math.max(0, leftG ?? 0);
+  return { ...(leftG !== undefined && { haveG }), missingG: Math.max(0, needG - haveG) };
+}
+
+/** What a batch needs, against what is on the shelf. */
 export function shoppingList(house: House, scaled: ScaledFormula): readonly ToBuy[] {
-  return scaled.parts.map(({ material, roundedG }) => {
-    const haveG = stockLeftG(house, material.id);
-    return {
-      materialId: material.id,
-      name: material.name,
-      needG: roundedG,
-      ...(haveG !== undefined && { haveG: Math.max(0, haveG) }),
-      missingG: Math.max(0, roundedG - Math.max(0, haveG ?? 0)),
-    };
-  });
+  return scaled.parts.map(({ material, roundedG }) => ({
+    materialId: material.id,
+    name: material.name,
+    needG: roundedG,
+    ...againstStock(house, material.id, roundedG),
+  }));
 }

@@ -25,7 +25,7 @@ import { CookPlanner } from './cook-planner';
 import { Wishes, suppersOf } from './wishes';
 
 /** Half a year is planned. */
-export const PLANNED_DAYS = 183;
+const PLANNED_DAYS = 183;
 /** The plan is made anew as time passes, every so often. */
 const EVERY_MS = 15 * MINUTE_MS;
 /** The matter of notices about plans. */

@@ -14,7 +14,7 @@ const USUAL_COLD_DAYS = 7;
 const MOST_TIMES = 190;
 
 /** "Likely" is 8 times in 10. */
-export const CERTAINTY: Readonly<Record<NonNullable<Wish['certainty']>, number>> = { likely: 0.8, even: 0.5 };
+const CERTAINTY: Readonly<Record<NonNullable<Wish['certainty']>, number>> = { likely: 0.8, even: 0.5 };
 
 /** A wish as it is told; the rest is as usual. */
 export type NewWish = Omit<Wish, 'id' | 'schemaVersion' | 'updatedAt'>;
