@@ -1,8 +1,9 @@
 import { DAY_MS } from '../base/time.js';
 import { compareText } from '../record/order.js';
-import type { Limits, Taken } from './limits.js';
+import type { Limits } from './limits.js';
+import { Placing } from './placing.js';
 import { scheduleTasks, type Schedule } from './schedule.js';
-import { partSlots, type Task, type Use } from './task.js';
+import type { Task, Use } from './task.js';
 
 /** What keeps a goal from being sooner. */
 export type Binding =
@@ -31,7 +32,12 @@ function bindingOf(
   schedule: Schedule,
 ): Binding {
   const own = tasks.filter((t) => t.goal === goal);
-  const taken = [...limits.taken, ...takenByOthers(goal, tasks, schedule)];
+  const others = new Placing(
+    tasks.filter((t) => t.goal !== goal),
+    limits,
+  );
+  others.putAsIn(schedule);
+  const { taken } = others;
   const lateWithout = (isLeftOut: (of: string) => boolean) => {
     const freed = own.map((task) => freedOf(task, isLeftOut));
     return scheduleTasks(freed, { ...limits, taken }).lateMs.get(goal)!;
@@ -45,31 +51,6 @@ function bindingOf(
     .sort((a, b) => b.gainMs - a.gainMs);
   const [most] = gains;
   return most !== undefined && most.gainMs >= DAY_MS ? { kind: 'taken', ...most } : { kind: 'several' };
-}
-
-/** What the tasks of other goals take, and what stands between them. */
-function takenByOthers(goal: string, tasks: readonly Task[], { slots, with: guests }: Schedule): Taken[] {
-  return tasks
-    .filter((t) => t.goal !== goal)
-    .flatMap((task) => {
-      const slot = slots.get(task.key);
-      if (slot === undefined) {
-        return [];
-      }
-      const parts = guests.has(task.key) ? [] : partSlots(task, slot.startMs);
-      const standing = task.after.flatMap(({ key, stands = [] }) => {
-        const before = slots.get(key);
-        return before === undefined
-          ? []
-          : stands.map((use) => ({ ...use, startMs: before.endMs, endMs: slot.startMs, by: task.key }));
-      });
-      return [
-        ...parts.flatMap(({ part, startMs, endMs }) =>
-          part.uses.map((use) => ({ ...use, startMs, endMs, by: task.key })),
-        ),
-        ...standing,
-      ];
-    });
 }
 
 function freedOf(task: Task, isLeftOut: (of: string) => boolean): Task {

@@ -20,6 +20,10 @@ export class Bookings {
     list.splice(at < 0 ? list.length : at, 0, booking);
   }
 
+  get all(): readonly Booking[] {
+    return [...this.byUse.values()].flat();
+  }
+
   /** Takes back all that one has taken. */
   release(by: string): void {
     for (const [of, list] of this.byUse) {

@@ -58,9 +58,7 @@ class Moving {
     private readonly pinned: ReadonlySet<string>,
   ) {
     this.placing = new Placing(tasks, limits);
-    for (const [key, { startMs }] of before.slots) {
-      this.placing.put(this.placing.taskOf(key), startMs, before.with.get(key));
-    }
+    this.placing.putAsIn(before);
   }
 
   moved(key: string, toMs: number): Moved | undefined {

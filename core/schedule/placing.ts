@@ -2,7 +2,7 @@ import { compareText } from '../record/order.js';
 import { Bookings } from './bookings.js';
 import type { Room } from './find-time.js';
 import { inOrder } from './network.js';
-import type { Limits } from './limits.js';
+import type { Limits, Taken } from './limits.js';
 import { lengthMs, partSlots, type Slot, type Task, type Use } from './task.js';
 
 /** Sums of shares fall short of a whole by less. */
@@ -100,6 +100,27 @@ export class Placing {
       this.bookParts(this.taskOf(heir), this.slots.get(heir)!.startMs);
       others.forEach((guest) => this.with.set(guest, heir));
     }
+  }
+
+  /** Puts each of the tasks that has a time in a schedule there. */
+  putAsIn({
+    slots,
+    with: guests,
+  }: {
+    readonly slots: ReadonlyMap<string, Slot>;
+    readonly with: ReadonlyMap<string, string>;
+  }): void {
+    for (const [key, { startMs }] of slots) {
+      const task = this.byKey.get(key);
+      if (task !== undefined) {
+        this.put(task, startMs, guests.get(key));
+      }
+    }
+  }
+
+  /** All that is taken, by tasks and otherwise. */
+  get taken(): readonly Taken[] {
+    return this.bookings.all;
   }
 
   /** Tasks that share their parts, the one that they share first. */
