@@ -23,6 +23,7 @@ import { HouseStore } from '../data/store/house-store';
 import { Notices, type Notice } from '../data/store/notices';
 import { Journal } from '../data/journal/journal';
 import { Time } from '../data/clock/time';
+import { PlannedDue } from '../data/store/planned-due';
 import { WHICH_HOUSE } from '../data/store/which-house';
 import { shortTime } from '../data/words/words';
 import { Emblem } from '../pieces/emblem';
@@ -30,6 +31,7 @@ import { feedOf } from '../data/devices/kept-feed';
 import { Keys } from '../data/devices/keys';
 import { PLACES } from '../data/views/places';
 import { registerIcons } from './register-icons';
+import { PlanWatch } from './plan-watch';
 import { Today } from './today';
 import { Dialogs } from '../pieces/dialogs';
 
@@ -37,7 +39,7 @@ import { Dialogs } from '../pieces/dialogs';
 @Component({
   selector: 'nw-frame',
   host: { '[class.in-work]': 'inWork()' },
-  imports: [Emblem, MatButton, RouterLink, RouterLinkActive, RouterOutlet, Today],
+  imports: [Emblem, MatButton, RouterLink, RouterLinkActive, RouterOutlet, PlanWatch, Today],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './frame.html',
   styleUrl: './frame.scss',
@@ -53,6 +55,7 @@ export class Frame {
   private readonly journal = inject(Journal);
   private readonly archive = inject(ArchiveWorker);
   private readonly clock = inject(SteadyClock);
+  private readonly planned = inject(PlannedDue);
 
   private readonly address = toSignal(
     this.router.events.pipe(
@@ -73,6 +76,12 @@ export class Frame {
   protected readonly newBuild = toSignal(
     inject(SwUpdate).versionUpdates.pipe(filter((e) => e.type === 'VERSION_READY')),
   );
+  /** Whether anything is planned ahead: only then is planning loaded. */
+  protected readonly isPlanned = computed(
+    () =>
+      this.store.ready()?.isWhole === true &&
+      this.store.house()?.records.wishes.some((w) => w.isGone !== true) === true,
+  );
   protected readonly unreadable = computed(() => this.store.ready()?.unread.length ?? 0);
   protected readonly troubleWords = troubleWords;
   protected readonly troubles = computed(() => this.store.house()?.troubles ?? []);
@@ -87,7 +96,7 @@ export class Frame {
   protected readonly today = computed(() => format(this.time.now(), 'EEE d MMM, HH:mm'));
   protected readonly due = computed(() => {
     const house = this.store.house();
-    return house === undefined ? [] : worded(dueItems(house, this.minute()));
+    return house === undefined ? [] : worded(dueItems(house, this.minute(), this.planned.items()));
   });
   private readonly forToday = computed(() => {
     const now = this.minute();

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { Limits, Openings, OpeningsWish, Task } from '../../core/index';
+import type { ByHand, Limits, Openings, OpeningsWish, Task } from '../../core/index';
 import type { PlanApi, Scheduled } from './plan.worker';
 
 /** Plans off the page's thread. One worker is kept, since each entry may change the plan. */
@@ -12,8 +12,8 @@ export class PlanWorker {
     return this.worker().openings(wishes);
   }
 
-  schedule(tasks: readonly Task[], limits: Limits): Promise<Scheduled> {
-    return this.worker().schedule(tasks, limits);
+  schedule(tasks: readonly Task[], limits: Limits, chosen: readonly ByHand[]): Promise<Scheduled> {
+    return this.worker().schedule(tasks, limits, chosen);
   }
 
   private worker(): Remote<PlanApi> {

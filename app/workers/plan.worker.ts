@@ -2,17 +2,19 @@ import { expose } from 'comlink';
 import {
   bindingsOf,
   openingsOf,
+  putByHand,
   scheduleTasks,
   type Binding,
+  type ByHand,
   type Limits,
   type Openings,
   type OpeningsWish,
-  type Schedule,
+  type ScheduleByHand,
   type Task,
 } from '../../core/index';
 
 export interface Scheduled {
-  readonly schedule: Schedule;
+  readonly schedule: ScheduleByHand;
   readonly bindings: ReadonlyMap<string, Binding>;
 }
 
@@ -23,9 +25,12 @@ const api = {
   },
 
   /** When everything is done, and what those wait for that are late. */
-  schedule(tasks: readonly Task[], limits: Limits): Scheduled {
-    const schedule = scheduleTasks(tasks, limits);
-    return { schedule, bindings: bindingsOf(tasks, limits, schedule) };
+  schedule(tasks: readonly Task[], limits: Limits, chosen: readonly ByHand[]): Scheduled {
+    const free = scheduleTasks(tasks, limits);
+    return {
+      schedule: putByHand(tasks, limits, free, chosen),
+      bindings: bindingsOf(tasks, limits, free),
+    };
   },
 };
 

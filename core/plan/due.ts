@@ -21,6 +21,7 @@ import { isDissolved, type CookerCare, type VesselType } from '../record/definit
 import type { AirChannel, GlassKind, HydrationStep, Tending } from '../record/entry.js';
 import type { BatchId } from '../record/ids.js';
 import { compareText } from '../record/order.js';
+import type { StepKind } from './steps-of-supper.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 
 export type PlaceName = 'desk' | 'stove' | 'box' | 'shelf' | 'tent' | 'ledger';
@@ -64,6 +65,14 @@ export type Deed =
       readonly value: number;
       readonly answer: Tending;
     }
+  /** A plan begins something of which nothing is there yet. */
+  | {
+      readonly kind: 'planned';
+      readonly step: StepKind;
+      readonly count: number;
+      readonly vessel: VesselType['kind'];
+      readonly species: string;
+    }
   /** A place is too warm for what lives there. */
   | { readonly kind: 'cool'; readonly spot: string; readonly celsius: number };
 
@@ -83,9 +92,13 @@ const LOOK_EVERY_DAYS = 4;
 const WATCH_EVERY_DAYS = 1;
 const FIRST_LOOK_DAY = 5;
 
-/** Everything that is due now or later: what is wrong just now before all, then soonest first. */
-export function dueItems(house: House, nowMs: number): readonly DueItem[] {
+/**
+ * Everything that is due now or later: what is wrong just now before all, then soonest first.
+ * @param planned what plans ask for besides
+ */
+export function dueItems(house: House, nowMs: number, planned: readonly DueItem[] = []): readonly DueItem[] {
   const items = [
+    ...planned,
     ...house.inHand.flatMap((view) => nextFor(view, house, nowMs)),
     ...cooksOn(house).flatMap((view) => nextForCook(view, nowMs) ?? []),
     ...pouring(house, nowMs),
@@ -359,6 +372,9 @@ function subjectOf(deed: Deed): string {
   }
   if (deed.kind === 'care') {
     return deed.appliance;
+  }
+  if (deed.kind === 'planned') {
+    return deed.species;
   }
   if (deed.kind === 'glassOut') {
     return deed.what;

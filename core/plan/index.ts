@@ -8,6 +8,9 @@ export {
   type DueItem,
   type PlaceName,
 } from './due.js';
+export { agreedPlanOf, byHandOf, isOtherThan, keptUpToDate, stepNameOf } from './agreed.js';
+export { plannedDue } from './planned-due.js';
+export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {
   EASE_MS,
   draftSuppers,
@@ -22,7 +25,14 @@ export {
   type SuppersPlan,
 } from './plan-suppers.js';
 export type { Kitchen, Supper } from './kitchen.js';
-export { blocksOf, openingsFor, type BlocksOpened, type Openings, type OpeningsWish } from './openings.js';
+export {
+  blocksOf,
+  likelyGramsOf,
+  openingsFor,
+  type BlocksOpened,
+  type Openings,
+  type OpeningsWish,
+} from './openings.js';
 export { blockOutlook, type BlockOutlook } from './outlook.js';
 export { ownFigure, type OwnFigure, type UsualFigure } from './own-figure.js';
 export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';

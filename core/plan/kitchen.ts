@@ -18,6 +18,8 @@ export interface Supper {
   /** Only from this isolate; from any where it is left out. */
   readonly isolateId?: string;
   readonly massG: number;
+  /** So much was settled for on that day, instead of what is wanted; `massG` is that then. */
+  readonly settledForG?: number;
   readonly byMs: number;
   /** So long before it may be cut and kept cold, days. */
   readonly coldDays: number;

@@ -1,5 +1,6 @@
 import {
   blocksOf,
+  likelyGramsOf,
   openingsFor,
   ownFigure,
   seededRandom,
@@ -115,6 +116,18 @@ function kept(houses: number, suppersEach: number, batch: Law, vessel: Law): num
   }
   return there / all;
 }
+
+describe('so many blocks as there are', () => {
+  it('bring what was promised of them, and less where they are fewer', () => {
+    const asked = wish();
+    const { openings, likelyG } = openingsFor(asked, seededRandom(1));
+    const all = likelyGramsOf(asked, openings, seededRandom(2));
+    expect(Math.abs(all / likelyG - 1)).toBeLessThan(0.12);
+    const half = openings.map((o) => ({ ...o, blocks: Math.floor(o.blocks / 2) }));
+    expect(likelyGramsOf(asked, half, seededRandom(2))).toBeLessThan(all * 0.6);
+    expect(likelyGramsOf(asked, [], seededRandom(2))).toBe(0);
+  });
+});
 
 describe('what is promised 8 in 10', () => {
   it('is there at 77 to 83 of 100 suppers, over 300 household years', () => {

@@ -82,6 +82,20 @@ export function openingsFor(wish: OpeningsWish, random: Random): Openings {
   return best ?? mostOf(tried, massG);
 }
 
+/** So much is there 8 times in 10 where only so many blocks are opened as are given, g. */
+export function likelyGramsOf(wish: OpeningsWish, openings: Openings['openings'], random: Random): number {
+  const way = new Tried(openings.map((o) => o.daysBefore));
+  for (let draw = 0; draw < DRAWS; draw += 1) {
+    const batch = [normalDraw(random), normalDraw(random)] as const;
+    openings.forEach(({ blocks }, wave) => {
+      for (let i = 0; i < blocks; i += 1) {
+        way.add(draw, wave, blockOf(wish, batch, random), wish.coldDays);
+      }
+    });
+  }
+  return likelyOf(way.thereG);
+}
+
 /** One way of opening: on which days, and what is there on the day in each course of things. */
 class Tried {
   readonly thereG = new Float64Array(DRAWS);

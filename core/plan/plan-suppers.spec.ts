@@ -1,59 +1,23 @@
 import * as fc from 'fast-check';
 import {
-  awakeSpans,
   blocksOf,
   buildHouse,
   defaultHousehold,
-  freeSpans,
   hollinRow,
-  planCook,
-  planSuppers,
   plannedPurchases,
   shippedDefinitions,
-  takenNow,
   USUAL_WEEK,
-  type House,
-  type LocalDay,
-  type Records,
   type StepInPlan,
-  type Supper,
   type SupperPlan,
   type SuppersPlan,
-  type WeekPattern,
 } from '../index.js';
+import { PLANNED_AT, emptyHouse, plannedIn, wantedSupper } from '../testing/planned-house.js';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const DAY = 24 * HOUR;
-const HORIZON_DAYS = 183;
-/** A Monday at midnight, UTC. */
-const NOW = Date.UTC(2026, 10, 30);
 const UPDATED = '2026-01-01T00:00:00.000Z';
 
-const DAYS: readonly LocalDay[] = Array.from({ length: HORIZON_DAYS + 1 }, (_, i) => ({
-  date: new Date(NOW + i * DAY).toISOString().slice(0, 10),
-  noonMs: NOW + i * DAY + 12 * HOUR,
-  weekday: i % 7,
-}));
-
-const empty = (change: Partial<Records> = {}): House =>
-  buildHouse({ ...shippedDefinitions(), household: [defaultHousehold(UPDATED)], ...change });
-const wanted = (over: Partial<Supper> = {}): Supper => ({
-  key: 'supper',
-  speciesId: 'black-poplar',
-  massG: 1000,
-  byMs: NOW + 150 * DAY,
-  coldDays: 7,
-  certainty: 0.5,
-  ...over,
-});
-const planned = (house: House, suppers: readonly Supper[], week: WeekPattern = USUAL_WEEK): SuppersPlan =>
-  planSuppers(
-    suppers,
-    { house, nowMs: NOW, horizonMs: NOW + HORIZON_DAYS * DAY, plan: planCook },
-    { free: freeSpans(DAYS, week), awake: awakeSpans(DAYS, week) },
-    takenNow(house, NOW),
-  );
 const kindsOf = ({ steps }: SupperPlan) => [...new Set(steps.map((s) => s.kind))];
 const of = ({ steps }: SupperPlan, kind: StepInPlan['kind']) => steps.filter((s) => s.kind === kind);
 
@@ -62,7 +26,7 @@ function faultsOf(plan: SupperPlan): string[] {
   const faults: string[] = [];
   const see = (isRight: boolean, words: string) => isRight || faults.push(words);
   for (const step of plan.steps) {
-    see(step.slot.startMs >= NOW, `${step.key} lies in the past`);
+    see(step.slot.startMs >= PLANNED_AT, `${step.key} lies in the past`);
     if (step.load !== undefined) {
       const fill = plan.steps.find((s) =>
         s.key.endsWith(`fill ${step.key.slice(plan.supper.key.length + 1)}`),
@@ -126,7 +90,7 @@ function takenTwice({ suppers }: SuppersPlan): string[] {
 }
 
 describe('a supper from an empty house', () => {
-  const plan = planned(empty(), [wanted()]).suppers[0]!;
+  const plan = plannedIn(emptyHouse(), [wantedSupper()]).suppers[0]!;
 
   it('begins with a culture and ends with the cut, each step after what it waits for', () => {
     expect(plan.lateDays).toBe(0);
@@ -146,7 +110,7 @@ describe('a supper from an empty house', () => {
       ]),
     );
     expect(faultsOf(plan)).toEqual([]);
-    expect(takenTwice(planned(empty(), [wanted()]))).toEqual([]);
+    expect(takenTwice(plannedIn(emptyHouse(), [wantedSupper()]))).toEqual([]);
   });
 
   it('takes so much spawn and so many jars as its blocks ask for, by hand', () => {
@@ -168,7 +132,8 @@ describe('a supper from an empty house', () => {
   });
 
   it('is late by as much as it takes where it is wanted too soon', () => {
-    const soon = planned(empty(), [wanted({ byMs: NOW + 30 * DAY + 17 * HOUR })]).suppers[0]!;
+    const soon = plannedIn(emptyHouse(), [wantedSupper({ byMs: PLANNED_AT + 30 * DAY + 17 * HOUR })])
+      .suppers[0]!;
     // A week for the culture, then grain and block by their slower days, and two weeks until the cut.
     expect(soon.lateDays).toBeGreaterThan(45);
     expect(soon.lateDays).toBeLessThan(90);
@@ -176,7 +141,7 @@ describe('a supper from an empty house', () => {
   });
 
   it('is bought for: what its jars and blocks are filled with, a day before', () => {
-    const bought = plannedPurchases([plan], empty());
+    const bought = plannedPurchases([plan], emptyHouse());
     const wheat = bought.find((b) => b.materialId === 'wheat')!;
     expect([wheat.haveG, wheat.missingG === wheat.needG]).toEqual([undefined, true]);
     expect(wheat.byMs).toBeLessThan(of(plan, 'fillGrain')[0]!.slot.startMs);
@@ -184,17 +149,21 @@ describe('a supper from an empty house', () => {
   });
 
   it('cannot be where no cooker takes its blocks', () => {
-    const { suppers, refused } = planned(empty({ appliances: [] }), [wanted()]);
+    const { suppers, refused } = plannedIn(emptyHouse({ appliances: [] }), [wantedSupper()]);
     expect([suppers.length, refused.map((r) => r.why.kind)]).toEqual([0, ['noCooker']]);
-    expect(planned(empty(), [wanted({ speciesId: 'nothing' })]).refused[0]?.why.kind).toBe('refused');
+    expect(plannedIn(emptyHouse(), [wantedSupper({ speciesId: 'nothing' })]).refused[0]?.why.kind).toBe(
+      'refused',
+    );
   });
 });
 
 describe('wishes of one house', () => {
   it('take what is there before anything is made, the first wanted first', () => {
-    const house = buildHouse(hollinRow(NOW, NOW));
-    const [first, second] = ['a', 'b'].map((key, i) => wanted({ key, byMs: NOW + (80 + 28 * i) * DAY }));
-    const { suppers } = planned(house, [second!, first!]);
+    const house = buildHouse(hollinRow(PLANNED_AT, PLANNED_AT));
+    const [first, second] = ['a', 'b'].map((key, i) =>
+      wantedSupper({ key, byMs: PLANNED_AT + (80 + 28 * i) * DAY }),
+    );
+    const { suppers } = plannedIn(house, [second!, first!]);
     expect(suppers.map((s) => s.supper.key)).toEqual(['a', 'b']);
     const spawn = of(suppers[0]!, 'spawnBlocks')[0]!;
     expect(spawn.from.length).toBeGreaterThan(0);
@@ -211,16 +180,18 @@ describe('wishes of one house', () => {
   });
 
   it('that come too soon take what is there too, since anything new takes longer', () => {
-    const house = buildHouse(hollinRow(NOW, NOW));
-    const [soon] = planned(house, [wanted({ massG: 300, byMs: NOW + 34 * DAY })]).suppers;
+    const house = buildHouse(hollinRow(PLANNED_AT, PLANNED_AT));
+    const [soon] = plannedIn(house, [wantedSupper({ massG: 300, byMs: PLANNED_AT + 34 * DAY })]).suppers;
     expect(soon!.lateDays).toBeGreaterThan(0);
     expect(of(soon!, 'sowGrain').length).toBe(0);
     expect(of(soon!, 'spawnBlocks')[0]?.from.length).toBeGreaterThan(0);
   });
 
   it('share a cook where that fits and nothing grows stale', () => {
-    const near = [0, 1].map((i) => wanted({ key: `s${i}`, massG: 150, byMs: NOW + (150 + i) * DAY }));
-    const { schedule, suppers } = planned(empty(), near);
+    const near = [0, 1].map((i) =>
+      wantedSupper({ key: `s${i}`, massG: 150, byMs: PLANNED_AT + (150 + i) * DAY }),
+    );
+    const { schedule, suppers } = plannedIn(emptyHouse(), near);
     expect(suppers.every((s) => s.lateDays === 0)).toBeTrue();
     expect(schedule.with.size).toBeGreaterThan(0);
     expect(suppers.flatMap(faultsOf)).toEqual([]);
@@ -243,11 +214,11 @@ describe('wishes of one house', () => {
         fc.integer({ min: 0, max: 6 }),
         fc.integer({ min: 0, max: 3000 }),
         (wishes, weekdays, dayOff, altitudeM) => {
-          const house = empty({ household: [{ ...defaultHousehold(UPDATED), altitudeM }] });
+          const house = emptyHouse({ household: [{ ...defaultHousehold(UPDATED), altitudeM }] });
           const suppers = wishes.map(({ inDays, ...w }, i) =>
-            wanted({ ...w, key: `wish${i}`, byMs: NOW + inDays * DAY + 17 * HOUR }),
+            wantedSupper({ ...w, key: `wish${i}`, byMs: PLANNED_AT + inDays * DAY + 17 * HOUR }),
           );
-          const plan = planned(house, suppers, { ...USUAL_WEEK, weekdays, daysOff: [dayOff] });
+          const plan = plannedIn(house, suppers, { ...USUAL_WEEK, weekdays, daysOff: [dayOff] });
           expect(plan.suppers.flatMap(faultsOf)).toEqual([]);
           expect(takenTwice(plan)).toEqual([]);
         },

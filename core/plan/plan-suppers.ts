@@ -6,7 +6,8 @@ import type { Species } from '../record/definitions.js';
 import { bindingsOf, type Binding } from '../schedule/binding.js';
 import { networkTimes } from '../schedule/network.js';
 import type { Limits, Taken } from '../schedule/limits.js';
-import { scheduleTasks, type Schedule } from '../schedule/schedule.js';
+import { putByHand, type ByHand, type ScheduleByHand } from '../schedule/by-hand.js';
+import { scheduleTasks } from '../schedule/schedule.js';
 import { lengthMs, type Slot, type Task } from '../schedule/task.js';
 import type { House } from '../house/derive/house.js';
 import type { Kitchen, Supper } from './kitchen.js';
@@ -26,6 +27,8 @@ export interface StepInPlan extends PlannedStep {
   readonly latestMs: number;
   /** The step that it is done together with. */
   readonly with?: string;
+  /** It lies where somebody put it. */
+  readonly isByHand?: true;
 }
 
 /** What became of a wish. */
@@ -52,14 +55,14 @@ export interface SupperRefused {
 export interface SuppersPlan {
   readonly suppers: readonly SupperPlan[];
   readonly refused: readonly SupperRefused[];
-  readonly schedule: Schedule;
+  readonly schedule: ScheduleByHand;
   readonly limits: Limits;
 }
 
 /** A step may be put so much before its last moment to share a cook or keep a day off free. Our choice. */
 export const EASE_MS = 4 * DAY_MS;
 /** Of the draws that chances are told from. */
-const SEED = 20261114;
+export const SEED = 20261114;
 
 /** What is to be done for a wish, before it has its times. */
 export interface SupperDraft extends Omit<SupperPlan, 'steps' | 'lateDays' | 'binding'> {
@@ -78,12 +81,14 @@ export interface SupperDrafts {
  * date allows, against hands, cookers and places. What is wanted first has the first choice of what is there.
  *
  * @param taken what is taken otherwise: a cooker that is out of order, a shelf that is full
+ * @param chosen steps that were put on their times by hand
  */
 export function planSuppers(
   suppers: readonly Supper[],
   kitchen: Kitchen,
   spans: Limits['spans'],
   taken: readonly Taken[] = [],
+  chosen: readonly ByHand[] = [],
 ): SuppersPlan {
   const openings = suppers.map((supper) =>
     unlessRefused(() => openingsOf(openingsWishOf(supper, kitchen.house)), undefined),
@@ -91,8 +96,9 @@ export function planSuppers(
   const drafts = draftSuppers(suppers, openings, kitchen);
   const { nowMs, horizonMs } = kitchen;
   const limits: Limits = { nowMs, horizonMs, spans, taken, easeMs: EASE_MS };
-  const schedule = scheduleTasks(drafts.tasks, limits);
-  return plannedSuppers(drafts, schedule, limits, bindingsOf(drafts.tasks, limits, schedule));
+  const free = scheduleTasks(drafts.tasks, limits);
+  const schedule = putByHand(drafts.tasks, limits, free, chosen);
+  return plannedSuppers(drafts, schedule, limits, bindingsOf(drafts.tasks, limits, free));
 }
 
 /** What the number of blocks is reckoned from. @throws CoreError where species, formula or vessel are missing */
@@ -144,16 +150,18 @@ export function draftSuppers(
 /** The wishes with the times that were found for their steps. */
 export function plannedSuppers(
   { drafts, refused }: SupperDrafts,
-  schedule: Schedule,
+  schedule: ScheduleByHand,
   limits: Limits,
   bindings: ReadonlyMap<string, Binding>,
 ): SuppersPlan {
   return {
     suppers: drafts.map((draft) => {
-      const binding = bindings.get(draft.supper.key);
+      const steps = stepsInPlan(draft.steps, schedule, limits.nowMs);
+      // What was put on its time by hand may be what it waits for.
+      const binding = steps.some((s) => s.isByHand) ? undefined : bindings.get(draft.supper.key);
       return {
         ...draft,
-        steps: stepsInPlan(draft.steps, schedule, limits.nowMs),
+        steps,
         lateDays: (schedule.lateMs.get(draft.supper.key) ?? Infinity) / DAY_MS,
         ...(binding !== undefined && { binding }),
       };
@@ -188,7 +196,7 @@ function draftOf(
 
 function stepsInPlan(
   steps: readonly PlannedStep[],
-  schedule: Schedule,
+  schedule: ScheduleByHand,
   nowMs: number,
 ): readonly StepInPlan[] {
   const bounds = boundsOf(steps, schedule, nowMs);
@@ -199,13 +207,22 @@ function stepsInPlan(
       const host = schedule.with.get(key);
       return slot === undefined
         ? []
-        : [{ ...step, key, slot, ...bounds(key), ...(host !== undefined && { with: host }) }];
+        : [
+            {
+              ...step,
+              key,
+              slot,
+              ...bounds(key),
+              ...(host !== undefined && { with: host }),
+              ...(schedule.byHand.has(key) && { isByHand: true as const }),
+            },
+          ];
     })
     .sort((a, b) => a.slot.startMs - b.slot.startMs || compareText(a.key, b.key));
 }
 
 /** How soon a step may be if all is quick, and how late if all is as is likely; by the network alone, without cookers and hands. */
-function boundsOf(steps: readonly PlannedStep[], schedule: Schedule, nowMs: number) {
+function boundsOf(steps: readonly PlannedStep[], schedule: ScheduleByHand, nowMs: number) {
   const last = Math.max(...steps.map((s) => schedule.slots.get(s.task.key)?.endMs ?? nowMs));
   const times = (which: 'low' | 'likely') =>
     networkTimes(

@@ -9,6 +9,7 @@ import { runDaysHere } from '../house/derive/own-runs.js';
 import { placesInUse } from '../house/places.js';
 import { roomShareOf } from '../house/room.js';
 import type { Place, Species, Stage } from '../record/definitions.js';
+import type { STEP_KINDS } from '../record/wish.js';
 import type { Task, Use, Wait } from '../schedule/task.js';
 import { cookLoads, type CookLoad } from './cook-loads.js';
 import type { Kitchen, Supper } from './kitchen.js';
@@ -27,22 +28,7 @@ import {
   type HandTime,
 } from './work-times.js';
 
-/** What a step of a plan does. */
-export type StepKind =
-  | 'getCulture'
-  | 'cookBroth'
-  | 'sowBroth'
-  | 'soak'
-  | 'mixBroth'
-  | 'fillGrain'
-  | 'mixBlocks'
-  | 'cookGrain'
-  | 'sowGrain'
-  | 'cookBlocks'
-  | 'pasteurizeBlocks'
-  | 'spawnBlocks'
-  | 'open'
-  | 'cut';
+export type StepKind = (typeof STEP_KINDS)[number];
 
 /** A wait that is known to a range, ms: `high` is what is planned with. */
 export interface Range {

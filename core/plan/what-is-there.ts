@@ -22,6 +22,9 @@ export interface OnHand {
   left: number;
 }
 
+/** What is in preparation is cooked and cool within so long. Our choice. */
+const PREPARED_MS = 2 * DAY_MS;
+
 /** What the house has for plans; each plan takes what it needs, and leaves the rest to the next. */
 export class WhatIsThere {
   private readonly blocks: OnHand[];
@@ -65,11 +68,18 @@ export class WhatIsThere {
     );
     this.cooked = house.inHand.flatMap((view) => {
       const ready = readyToInoculate(view, house);
-      return of(
-        (ready?.vessels ?? []).filter((v) => v.state.suspect === undefined),
-        () => ready?.coolMs ?? nowMs,
-        () => 1,
-      );
+      return [
+        ...of(
+          (ready?.vessels ?? []).filter((v) => v.state.suspect === undefined),
+          () => ready?.coolMs ?? nowMs,
+          () => 1,
+        ),
+        ...of(
+          view.batch.plan === undefined ? [] : view.vessels.filter(isBeforeCooled),
+          () => nowMs + PREPARED_MS,
+          () => 1,
+        ),
+      ];
     });
   }
 
@@ -107,6 +117,11 @@ export class WhatIsThere {
     const own = this.cultures.filter((c) => isOf(c, supper) && c.left > 0 && c.untilMs >= nowMs);
     return own.find((c) => formOf(c.view.batch) === 'broth') ?? own[0];
   }
+}
+
+/** Made and not cooked, or in its cooker. */
+function isBeforeCooled({ state }: VesselView): boolean {
+  return (state.phase === 'planned' || state.phase === 'cooking') && state.isControl !== true;
 }
 
 /** It keeps from when it was ready; from when it came or was made where that is not known. */

@@ -1,3 +1,4 @@
+export { afterMove, headOf, putByHand, type ByHand, type ScheduleByHand } from './by-hand.js';
 export { bindingsOf, type Binding } from './binding.js';
 export { networkTimes, type Activity, type ActivityTimes } from './network.js';
 export { awakeSpans, freeSpans, type FreeSpan, type LocalDay } from './free-time.js';

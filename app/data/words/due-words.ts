@@ -64,8 +64,28 @@ export function deedWords(deed: Deed): string {
       return `${deed.how === 'misted' ? 'Mist' : 'Fan'} the ${deed.spot.toLowerCase()}`;
     case 'air':
       return `${deed.answer === 'misted' ? 'Mist' : 'Air'} the ${deed.spot.toLowerCase()}: ${channelWords(deed.channel, deed.value)}${deed.channel === 'co2Ppm' ? ' of CO₂' : ''}`;
+    case 'planned':
+      return plannedWords(deed);
     case 'cool':
       return `${deed.spot} is at ${thermometerWords(deed.celsius)}: cool it`;
+  }
+}
+
+function plannedWords({ step, count, vessel, species }: Extract<Deed, { kind: 'planned' }>): string {
+  const vessels = countWords(count, vessel);
+  switch (step) {
+    case 'getCulture':
+      return `Order a culture of ${species.toLowerCase()}`;
+    case 'soak':
+      return `Start the soak for ${vessels} of grain`;
+    case 'fillGrain':
+      return `Get grain ready for ${vessels}`;
+    case 'mixBroth':
+      return `Mix broth for ${vessels}`;
+    case 'pasteurizeBlocks':
+      return `Pasteurize ${vessels}`;
+    default:
+      return `Mix and fill ${vessels}`;
   }
 }
 

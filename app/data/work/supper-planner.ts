@@ -4,16 +4,20 @@ import {
   EASE_MS,
   MINUTE_MS,
   awakeSpans,
+  byHandOf,
   draftSuppers,
   freeSpans,
   openingsWishOf,
   plannedSuppers,
   takenNow,
   unlessRefused,
+  type ByHand,
   type House,
   type Limits,
   type Supper,
+  type SupperDrafts,
   type SuppersPlan,
+  type Wish,
 } from '../../../core/index';
 import { PlanWorker } from '../../workers/plan-client';
 import { localDays } from '../clock/local-days';
@@ -22,17 +26,26 @@ import { HouseStore } from '../store/house-store';
 import { Notices } from '../store/notices';
 import { messageOf } from '../words/message-of';
 import { CookPlanner } from './cook-planner';
-import { Wishes, suppersOf } from './wishes';
+import { Wishes, suppersOf, wishAndDayOf } from './wishes';
 
 /** Half a year is planned. */
 const PLANNED_DAYS = 183;
 /** The plan is made anew as time passes, every so often. */
 const EVERY_MS = 15 * MINUTE_MS;
+/** Entries that follow each other so soon are planned for together. Our choice. */
+const TOGETHER_MS = 150;
 /** The matter of notices about plans. */
 const PLANS = 'what is wanted';
 
+/** A plan with what it was made from. */
+export interface MadePlan extends SuppersPlan {
+  readonly drafts: SupperDrafts;
+  /** The house that it was made for. */
+  readonly house: House;
+}
+
 /** The plan for all that is wanted, made again whenever the house, the wishes or the time that there is change. */
-@Injectable()
+@Injectable({ providedIn: 'root' })
 export class SupperPlanner {
   private readonly store = inject(HouseStore);
   private readonly wishes = inject(Wishes);
@@ -42,7 +55,7 @@ export class SupperPlanner {
   private readonly notices = inject(Notices);
   private asked = 0;
 
-  private readonly current = signal<SuppersPlan | undefined>(undefined);
+  private readonly current = signal<MadePlan | undefined>(undefined);
   readonly plan = this.current.asReadonly();
   readonly isPlanning = signal(false);
   private readonly nowMs = computed(() => Math.ceil(this.time.minute() / EVERY_MS) * EVERY_MS);
@@ -53,12 +66,13 @@ export class SupperPlanner {
   });
 
   constructor() {
-    effect(() => {
-      const [house, suppers, nowMs, week] = [
+    effect((onCleanup) => {
+      const [house, suppers, nowMs, week, rows] = [
         this.store.house(),
         this.suppers(),
         this.nowMs(),
         this.wishes.week(),
+        this.wishes.rows(),
       ];
       if (house !== undefined) {
         untracked(() => {
@@ -70,14 +84,26 @@ export class SupperPlanner {
             taken: takenNow(house, nowMs),
             easeMs: EASE_MS,
           };
-          void this.make(house, suppers, limits);
+          const wait = this.current() === undefined ? 0 : TOGETHER_MS;
+          const timer = setTimeout(
+            () => void this.make(house, suppers, limits, chosenIn(suppers, rows)),
+            wait,
+          );
+          onCleanup(() => {
+            clearTimeout(timer);
+          });
         });
       }
     });
   }
 
   /** Only the last that was asked for is shown. */
-  private async make(house: House, suppers: readonly Supper[], limits: Limits): Promise<void> {
+  private async make(
+    house: House,
+    suppers: readonly Supper[],
+    limits: Limits,
+    chosen: readonly ByHand[],
+  ): Promise<void> {
     const mine = ++this.asked;
     const { nowMs, horizonMs } = limits;
     this.isPlanning.set(true);
@@ -88,9 +114,9 @@ export class SupperPlanner {
       if (mine === this.asked) {
         const kitchen = { house, nowMs, horizonMs, plan: this.cooks.plan.bind(this.cooks) };
         const drafts = draftSuppers(suppers, openings, kitchen);
-        const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits);
+        const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits, chosen);
         if (mine === this.asked) {
-          this.current.set(plannedSuppers(drafts, schedule, limits, bindings));
+          this.current.set({ ...plannedSuppers(drafts, schedule, limits, bindings), drafts, house });
           this.notices.settled(PLANS);
         }
       }
@@ -102,4 +128,14 @@ export class SupperPlanner {
       }
     }
   }
+}
+
+/** Steps that were put on their times by hand. */
+function chosenIn(suppers: readonly Supper[], wishes: readonly Wish[]): readonly ByHand[] {
+  const byId = new Map(wishes.map((w) => [w.id, w]));
+  return suppers.flatMap((supper) => {
+    const { wishId, on } = wishAndDayOf(supper);
+    const agreed = byId.get(wishId)?.agreed?.find((a) => a.on === on);
+    return agreed === undefined ? [] : byHandOf(agreed, supper.key);
+  });
 }

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { addDays, parseISO } from 'date-fns';
-import { USUAL_WEEK, type Supper, type WeekPattern, type Wish } from '../../../core/index';
+import { USUAL_WEEK, type AgreedPlan, type Supper, type WeekPattern, type Wish } from '../../../core/index';
 import { atMinute, dateOf } from '../clock/local-days';
 import { SteadyClock } from '../clock/steady-clock';
 import { Definitions } from '../journal/definitions';
@@ -43,9 +43,25 @@ export class Wishes {
     return this.definitions.change('wishes', id, change);
   }
 
+  /** Keeps what was agreed to for days of a wish, in place of what was agreed to for them before; days that are over go. */
+  agree(wish: Wish, plans: readonly AgreedPlan[]): Promise<boolean> {
+    const today = dateOf(this.clock.now());
+    const others = (wish.agreed ?? []).filter((a) => plans.every((p) => p.on !== a.on));
+    const agreed = [...others, ...plans]
+      .filter((a) => a.on >= today)
+      .sort((a, b) => a.on.localeCompare(b.on));
+    return this.change(wish.id, { agreed });
+  }
+
   setWeek(freeTime: WeekPattern): Promise<boolean> {
     return this.definitions.change('household', 'household', { freeTime });
   }
+}
+
+/** The wish and the day that a supper is for. */
+export function wishAndDayOf({ key }: Pick<Supper, 'key'>): { readonly wishId: string; readonly on: string } {
+  const [wishId = '', on = ''] = key.split(' ');
+  return { wishId, on };
 }
 
 /** The single times at which a wish is to be met, from a moment on. */
@@ -54,10 +70,12 @@ export function suppersOf(wish: Wish, fromMs: number, toMs: number): readonly Su
   return Array.from({ length: times }, (_, i) => addDays(parseISO(wish.on), i * (wish.everyDays ?? 0)))
     .map((day): Supper => {
       const date = dateOf(day.getTime());
+      const settledForG = wish.agreed?.find((a) => a.on === date)?.massG;
       return {
         key: `${wish.id} ${date}`,
         speciesId: wish.speciesId,
-        massG: wish.massG,
+        massG: settledForG ?? wish.massG,
+        ...(settledForG !== undefined && { settledForG }),
         byMs: atMinute(date, WANTED_BY_MINUTE),
         coldDays: wish.coldDays ?? USUAL_COLD_DAYS,
         certainty: CERTAINTY[wish.certainty ?? 'likely'],

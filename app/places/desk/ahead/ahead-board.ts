@@ -3,7 +3,7 @@ import { addMonths, format, startOfMonth } from 'date-fns';
 import { DAY_MS, type House, type SupperPlan } from '../../../../core/index';
 import { Time } from '../../../data/clock/time';
 import { RunLine } from '../../../pieces/run-line';
-import { titleOf } from './ahead-words';
+import { titleOf } from '../../../data/work/plan-words';
 import { supperLine } from './supper-line';
 
 /** Left free before now, days. */

@@ -19,7 +19,7 @@ describe('planning ahead', () => {
   it('turns a wish into dated steps, from the culture to the cut, and into what is to be bought', async () => {
     setup = await furnishedHouse();
     page = await render(Ahead);
-    expect(page.text()).toContain('Nothing is wanted yet.');
+    await page.until(/Nothing is wanted yet\./);
     await wish('500', 150);
     await page.until(/Order a culture of black poplar: none is here/);
     await page.press(/^all \d+ steps/);

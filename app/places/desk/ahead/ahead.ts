@@ -51,7 +51,6 @@ const SURELY: readonly Choice[] = [
     ToBuyAhead,
     WeekForm,
   ],
-  providers: [SupperPlanner],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ahead.html',
   styleUrls: ['../desk-page.scss', './ahead.scss'],

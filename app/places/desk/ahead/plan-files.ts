@@ -5,7 +5,7 @@ import { calendarOf, linesCsv, type House, type SupperPlan } from '../../../../c
 import { dateOf } from '../../../data/clock/local-days';
 import { Time } from '../../../data/clock/time';
 import { download } from '../../../data/store/download';
-import { marginWords, stepWords, titleOf } from './ahead-words';
+import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
 
 /** The plan for other programs: a calendar with reminders, and a table. */
 @Component({
@@ -25,6 +25,11 @@ import { marginWords, stepWords, titleOf } from './ahead-words';
       flex-wrap: wrap;
       gap: 8px 12px;
       align-items: center;
+    }
+    button {
+      min-height: 44px;
+      padding: 0 18px;
+      font-size: 16px;
     }
   `,
 })

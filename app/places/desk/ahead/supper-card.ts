@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { MatButton } from '@angular/material/button';
 import { format, isSameDay } from 'date-fns';
 import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
-import { bindingWords, dayOf, marginWords, refusedWords, stepWords, verdictOf, titleOf } from './ahead-words';
+import { bindingWords, dayOf, marginWords, refusedWords, stepWords, verdictOf, titleOf } from '../../../data/work/plan-words';
 
 interface Row {
   readonly key: string;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { plannedPurchases, type House, type SupperPlan } from '../../../../core/index';
 import { amountWords } from '../../../data/words/measure-words';
-import { dayOf } from './ahead-words';
+import { dayOf } from '../../../data/work/plan-words';
 
 /** What all plans take of each ingredient, and by when it should be here. */
 @Component({

@@ -7,10 +7,10 @@ import {
   type SupperPlan,
   type SupperRefused,
   type StepInPlan,
-} from '../../../../core/index';
-import { amountWords, heavyWords } from '../../../data/words/measure-words';
-import { messageOf } from '../../../data/words/message-of';
-import { vesselCount, vesselWords } from '../../../data/words/words';
+} from '../../../core/index';
+import { amountWords, heavyWords } from '../words/measure-words';
+import { messageOf } from '../words/message-of';
+import { vesselCount, vesselWords } from '../words/words';
 
 /** "Sat 14 Feb" */
 export function dayOf(ms: number): string {
@@ -18,7 +18,7 @@ export function dayOf(ms: number): string {
 }
 
 /** "800 g", "2 kg" */
-function massWords(massG: number): string {
+export function massWords(massG: number): string {
   return massG < G_PER_KG ? amountWords(Math.round(massG)) : heavyWords(massG).replace(/\.0+(?=\D)/, '');
 }
 const G_PER_KG = 1000;
@@ -76,14 +76,23 @@ export function stepWords(step: StepInPlan, plan: SupperPlan, house: House): str
   }
 }
 
-/** Vessels of the house that a step takes, where it takes some. */
+/** Vessels of the house that a step takes, where it takes some: those that it fills, and what it fills them from. */
 function sourceWords({ from }: StepInPlan, house: House): string {
-  return from.length === 0
-    ? ''
-    : ` from ${vesselWords(
-        from.map((f) => f.view.vessel.id),
-        house,
-      )}`;
+  const [filled, sources] = [from.filter((f) => isToFill(f.view)), from.filter((f) => !isToFill(f.view))];
+  const names = (all: StepInPlan['from']) =>
+    vesselWords(
+      all.map((f) => f.view.vessel.id),
+      house,
+    );
+  return [
+    ...(filled.length > 0 ? [` (${names(filled)})`] : []),
+    ...(sources.length > 0 ? [` from ${names(sources)}`] : []),
+  ].join('');
+}
+
+/** What waits for its culture. */
+function isToFill({ state }: StepInPlan['from'][number]['view']): boolean {
+  return state.phase === 'planned' || state.phase === 'cooking' || state.phase === 'cooked';
 }
 
 /** From when on what was cut keeps until the day. */
