@@ -4,7 +4,9 @@ import ICAL from 'ical.js';
 import { take } from './hands.js';
 import { blank, button, furnish, pass } from './house.js';
 
-test('a supper on a day from an empty house becomes dated steps, over a reload', async ({ page }) => {
+test('a supper on a day from an empty house becomes dated steps, which are moved by keys, over a reload', async ({
+  page,
+}) => {
   await furnish(page);
   await page.getByRole('link', { name: 'Plan ahead' }).click();
   await expect(page.getByRole('heading', { name: 'Plan ahead' })).toBeVisible();
@@ -26,6 +28,17 @@ test('a supper on a day from an empty house becomes dated steps, over a reload',
   await page.reload();
   await pass(page, 1);
   await expect(supper.getByText(/Order a culture/)).toBeVisible({ timeout: 20_000 });
+  // By keys only: a step two days on, seen, kept, and there after a reload.
+  const spawn = page.getByRole('button', { name: /Spawn \d+ × 2.3 kg bags/ }).first();
+  await spawn.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/Spawn .*: .* → .*(moves?\.|Nothing else)/)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(button(page, 'Keep it so')).toBeHidden();
+  await page.reload();
+  await supper.getByRole('button', { name: /^all \d+ steps/ }).click({ timeout: 20_000 });
+  await expect(supper.getByText('put there by hand')).toBeVisible();
   // By keys only: to the button, and it is gone.
   await supper.getByRole('button', { name: /^Take off/ }).focus();
   await page.keyboard.press('Enter');

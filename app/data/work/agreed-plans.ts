@@ -66,6 +66,8 @@ export class AgreedPlans {
 
   /** Agrees to plans as they are now. @returns whether that was kept */
   agree(plans: readonly SupperPlan[], { house, schedule }: MadePlan): Promise<boolean> {
+    // Made anew it may lie a little otherwise.
+    this.takeAsItComes(plans.map((p) => p.supper.key));
     return this.keep(
       plans.map((plan) => agreedPlanOf(plan, wishAndDayOf(plan.supper).on, house, schedule.byHand)),
       plans,
@@ -99,8 +101,12 @@ export class AgreedPlans {
     if (wish === undefined || agreed === undefined) {
       return false;
     }
-    this.takenAsItComes.update((all) => new Set([...all, key]));
+    this.takeAsItComes([key]);
     return this.wishes.agree(wish, [change(agreed)]);
+  }
+
+  private takeAsItComes(keys: readonly string[]): void {
+    this.takenAsItComes.update((all) => new Set([...all, ...keys]));
   }
 
   private keepQuietly(made: MadePlan): void {

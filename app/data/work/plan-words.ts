@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import {
   DAY_MS,
   blocksOf,
+  type Broken,
   type House,
   type Supper,
   type SupperPlan,
@@ -121,7 +122,7 @@ export function marginWords({ earliestMs, latestMs, slot, kind }: StepInPlan): s
 }
 
 /** Whether and how surely it is there: one sentence, the same wherever the wish is told. */
-export function verdictOf({ supper, openings, lateDays, recipe }: SupperPlan): string {
+export function verdictOf({ supper, openings, lateDays, recipe, steps }: SupperPlan): string {
   if (lateDays === Infinity) {
     return 'No time was found for it in the half year ahead.';
   }
@@ -131,9 +132,29 @@ export function verdictOf({ supper, openings, lateDays, recipe }: SupperPlan): s
     openings.chance >= supper.certainty
       ? `${bags}: ${supper.certainty > 0.5 ? 'likely' : 'as likely as not'} enough, ${massWords(openings.likelyG)} or more 8 times in 10.`
       : `Even ${bags} are likely not enough: ${massWords(openings.likelyG)} or more 8 times in 10.`;
-  return lateDays === 0
-    ? enough
-    : `${lateDays === 1 ? 'A day' : `${lateDays} days`} late: ${dayOf(supper.byMs + lateDays * DAY_MS)} is the soonest. ${enough}`;
+  return lateDays === 0 ? enough : `${capital(lateWords({ supper, lateDays, steps }))}. ${enough}`;
+}
+
+/** "in time", "26 days late: Thu 28 Jan is the soonest" */
+export function lateWords({
+  supper,
+  lateDays,
+  steps,
+}: Pick<SupperPlan, 'supper' | 'lateDays' | 'steps'>): string {
+  if (lateDays === 0) {
+    return 'in time';
+  }
+  if (lateDays === Infinity) {
+    return 'not to be had in the half year ahead';
+  }
+  const day = dayOf(supper.byMs + lateDays * DAY_MS);
+  // What was put on its time by hand may be what makes it late.
+  const isSoonest = steps.every((s) => s.isByHand !== true);
+  return `${lateDays === 1 ? 'a day' : `${lateDays} days`} late: ${day}${isSoonest ? ' is the soonest' : ''}`;
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** What a wish that is late waits for; empty for one that is in time. */
@@ -158,8 +179,35 @@ export function bindingWords({ binding, lateDays, supper }: SupperPlan, house: H
   }
 }
 
+/** What a move leaves undone, in a line; each sort once. */
+export function brokenWords(
+  broken: readonly Broken[],
+  plans: readonly SupperPlan[],
+  house: House,
+): readonly string[] {
+  const stepOf = new Map(
+    plans.flatMap((plan) => plan.steps.map((step) => [step.key, { step, plan }] as const)),
+  );
+  const words = (key: string) => {
+    const found = stepOf.get(key);
+    return found === undefined ? '' : stepWords(found.step, found.plan, house);
+  };
+  const lines = broken.flatMap((b) => {
+    switch (b.kind) {
+      case 'order':
+        return `Too soon or too long after \u201c${words(b.before)}\u201d: ${words(b.after)}.`;
+      case 'room':
+        return `Something is taken twice: ${words(b.key)}, ${dayOf(stepOf.get(b.key)?.step.slot.startMs ?? 0)}.`;
+      case 'late':
+        // The wish says that it is late.
+        return [];
+    }
+  });
+  return [...new Set(lines)];
+}
+
 /** What a plan runs short of, by its name. */
-function limitWords(of: string, house: House): string {
+export function limitWords(of: string, house: House): string {
   const id = of.slice(of.indexOf(' ') + 1);
   const place = house.placeById.get(id)?.name;
   const cooker = house.records.appliances.find((a) => a.id === id)?.name;

@@ -51,6 +51,41 @@ describe('planning ahead', () => {
     expect(setup.house().records.wishes.length).toBe(0);
   });
 
+  it('shows what a step moves before it is kept, keeps it on its time, and lets it go again', async () => {
+    setup = await furnishedHouse();
+    page = await render(Ahead);
+    await wish('300', 150);
+    await page.until(/Order a culture of black poplar/);
+    const key = async (name: string) => {
+      const handle = page.host.querySelector<HTMLElement>('.handle[aria-label*="Spawn"]')!;
+      handle.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+      await page.settle();
+    };
+    await key('ArrowRight');
+    expect(page.text()).toMatch(/Spawn .*: \w{3} \d+ \w{3}, \d\d:\d\d → \w{3} \d+ \w{3}, \d\d:\d\d\. /);
+    await key('Escape');
+    expect(page.has('Keep it so')).toBeFalse();
+    await key('ArrowLeft');
+    await page.press('Keep it so');
+    await until(setup.store, (house) =>
+      house.records.wishes.some(
+        (w) => w.agreed?.some((a) => a.steps.some((s) => s.byHand === true)) === true,
+      ),
+    );
+    await page.press(/^all \d+ steps/);
+    await page.until(/put there by hand/);
+    await page.press('let it fall');
+    await until(setup.store, (house) =>
+      house.records.wishes.every(
+        (w) => w.agreed?.every((a) => a.steps.every((s) => s.byHand !== true)) !== false,
+      ),
+    );
+    for (let i = 0; i < 200 && page.text().includes('put there by hand'); i += 1) {
+      await page.settle();
+    }
+    expect(page.text()).not.toContain('put there by hand');
+  });
+
   it('takes the spawn that is there, and is planned anew when there is no time on some days', async () => {
     setup = await demoHouse();
     page = await render(Ahead);

@@ -16,6 +16,7 @@ import { DateField } from '../../../pieces/form/date-field';
 import type { Choice } from '../../../pieces/form/choice-field';
 import { AheadBoard } from './ahead-board';
 import { PlanFiles } from './plan-files';
+import { PlanTrial } from './plan-trial';
 import { SupperCard } from './supper-card';
 import { ToBuyAhead } from './to-buy-ahead';
 import { WeekForm } from './week-form';
@@ -51,6 +52,7 @@ const SURELY: readonly Choice[] = [
     ToBuyAhead,
     WeekForm,
   ],
+  providers: [PlanTrial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ahead.html',
   styleUrls: ['../desk-page.scss', './ahead.scss'],
@@ -60,6 +62,7 @@ export class Ahead {
   private readonly wishes = inject(Wishes);
   private readonly time = inject(Time);
   protected readonly planner = inject(SupperPlanner);
+  private readonly trial = inject(PlanTrial);
 
   protected readonly again = AGAIN;
   protected readonly surely = SURELY;
@@ -82,7 +85,7 @@ export class Ahead {
     const last = this.house()?.batches.findLast((b) => b.species !== undefined)?.species?.id;
     return this.chosen() || (last ?? this.species()[0]?.value ?? '');
   });
-  protected readonly plans = computed(() => this.planner.plan()?.suppers ?? []);
+  protected readonly plans = computed(() => this.trial.plan()?.suppers ?? []);
   protected readonly refused = computed(() => this.planner.plan()?.refused ?? []);
   protected readonly told = signal('');
   /** Wishes whose day is over, or lies beyond what is planned. */

@@ -1,8 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { format, isSameDay } from 'date-fns';
 import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
-import { bindingWords, dayOf, marginWords, refusedWords, stepWords, verdictOf, titleOf } from '../../../data/work/plan-words';
+import {
+  bindingWords,
+  dayOf,
+  marginWords,
+  refusedWords,
+  stepWords,
+  verdictOf,
+  titleOf,
+} from '../../../data/work/plan-words';
+import { PlanTrial } from './plan-trial';
 
 interface Row {
   readonly key: string;
@@ -11,6 +20,7 @@ interface Row {
   readonly time: string;
   readonly words: string;
   readonly margin: string;
+  readonly isByHand: boolean;
 }
 
 /** So many steps of a wish are shown at first: the others are far off. Our choice. */
@@ -46,8 +56,20 @@ const MOST_STEPS = 6;
               <strong class="day">{{ row.day }}</strong>
               <span class="time">{{ row.time }}</span>
               <span
-                >{{ row.words }} <span class="soft small">{{ row.margin }}</span></span
-              >
+                >{{ row.words }} <span class="soft small">{{ row.margin }}</span>
+                @if (row.isByHand) {
+                  <span class="soft small">put there by hand</span>
+                  <button
+                    type="button"
+                    matButton
+                    class="word small"
+                    [attr.aria-label]="'Let it fall where it may: ' + row.words"
+                    (click)="letFall(row.key)"
+                  >
+                    let it fall
+                  </button>
+                }
+              </span>
             </li>
           }
         </ol>
@@ -124,6 +146,7 @@ export class SupperCard {
   readonly refused = input<SupperRefused>();
   readonly takenOff = output<string>();
 
+  private readonly trial = inject(PlanTrial);
   private readonly supper = computed(() => (this.plan() ?? this.refused())!.supper);
   protected readonly wishId = computed(() => this.supper().key.split(' ')[0]!);
   protected readonly title = computed(() => titleOf(this.supper(), this.house()));
@@ -150,8 +173,13 @@ export class SupperCard {
       time: timeWords(step),
       words: stepWords(step, plan!, this.house()),
       margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
+      isByHand: step.isByHand === true,
     }));
   });
+
+  protected letFall(key: string): void {
+    this.trial.letFall(this.plan()!, key);
+  }
 }
 
 function timeWords({ slot }: StepInPlan): string {
