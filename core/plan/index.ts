@@ -9,6 +9,9 @@ export {
   type PlaceName,
 } from './due.js';
 export { agreedPlanOf, byHandOf, isOtherThan, keptUpToDate, stepNameOf } from './agreed.js';
+export { sumsOf, type PlanSums } from './plan-sums.js';
+export { steadySupply, type Steady, type SteadyCulture, type SteadyUse, type SteadyWish } from './steady.js';
+export { COLDER_C, MORE_ROOM, MUCH_SPAWN, kitchenIf, tasksIf, type WhatIf } from './what-if.js';
 export { plannedDue } from './planned-due.js';
 export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {
@@ -37,5 +40,6 @@ export { blockOutlook, type BlockOutlook } from './outlook.js';
 export { ownFigure, type OwnFigure, type UsualFigure } from './own-figure.js';
 export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';
 export type { NotPlanned, Range, StepKind } from './steps-of-supper.js';
+export { HANDS_OF } from './work-times.js';
 export { plannedPurchases, type PlannedPurchase } from './to-buy.js';
 export { takenNow } from './taken-now.js';

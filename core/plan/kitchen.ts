@@ -7,6 +7,10 @@ export interface Kitchen {
   readonly nowMs: number;
   /** Nothing is planned beyond this. */
   readonly horizonMs: number;
+  /** Wet share of spawn in bulk; as is usual where it is left out. */
+  readonly spawnShare?: number;
+  /** How many times as quick everything runs as it does here usually. */
+  readonly pace?: number;
   /** One cook, with all that is known of the cooker. @throws CoreError as `planCook` */
   readonly plan: (wish: CookWish) => CookPlan;
 }

@@ -172,7 +172,8 @@ export function plannedSuppers(
   };
 }
 
-function speciesOf({ speciesId }: Supper, house: House): Species {
+/** @throws CoreError where it is missing */
+export function speciesOf({ speciesId }: Supper, house: House): Species {
   const species = house.records.species.find((s) => s.id === speciesId);
   if (species === undefined) {
     throw new CoreError('not-found', { what: 'definition', id: speciesId });

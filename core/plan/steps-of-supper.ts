@@ -3,7 +3,7 @@ import { usualDose } from '../culture/transfers.js';
 import { keepsDays } from '../culture/keeping.js';
 import { formOf } from '../culture/form.js';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
-import { USUAL_SPAWN_SHARE } from '../growth/dose-rate.js';
+import { USUAL_SPAWN_SHARE, quickerByDose } from '../growth/dose-rate.js';
 import { firmDayAfter } from '../growth/milestones.js';
 import { runDaysHere } from '../house/derive/own-runs.js';
 import { placesInUse } from '../house/places.js';
@@ -20,6 +20,7 @@ import {
   COOKED_KEEPS_MS,
   FILLED_KEEPS_MS,
   HANDS,
+  HANDS_OF,
   ORDERED_MS,
   PASTEURIZING,
   SOAK,
@@ -61,7 +62,7 @@ const FILL_OF: Readonly<Record<Exclude<Stage, 'agar'>, StepKind>> = {
 };
 /** A block is opened on its day, or so much before or after it: chances hardly change by that. Our choice. */
 const OPEN_WITHIN_MS = 1.5 * DAY_MS;
-const HANDS_USE: Use = { of: 'hands', share: 1 };
+const HANDS_USE: Use = { of: HANDS_OF, share: 1 };
 
 /** Everything that has to be done for a supper, beyond what is there. */
 export function stepsOfSupper(
@@ -120,11 +121,27 @@ class Chain {
   /** From spawning until a block is firm enough to open, ms. */
   private blockDays(): Range {
     const days = runDaysHere(this.kitchen.house, this.species, 'bulk');
+    const quicker = this.pace * quickerByDose(this.spawnShare / USUAL_SPAWN_SHARE);
     return {
-      low: firmDayAfter(days.low) * DAY_MS,
-      likely: firmDayAfter(days.fullDay) * DAY_MS,
-      high: firmDayAfter(days.high) * DAY_MS,
+      low: firmDayAfter(days.low / quicker) * DAY_MS,
+      likely: firmDayAfter(days.fullDay / quicker) * DAY_MS,
+      high: firmDayAfter(days.high / quicker) * DAY_MS,
     };
+  }
+
+  /** From sowing until a jar has run full, ms. */
+  private grainDays(): Range {
+    const days = runDaysHere(this.kitchen.house, this.species, 'grain');
+    const msOf = (day: number) => (day / this.pace) * DAY_MS;
+    return { low: msOf(days.low), likely: msOf(days.fullDay), high: msOf(days.high) };
+  }
+
+  private get pace(): number {
+    return this.kitchen.pace ?? 1;
+  }
+
+  private get spawnShare(): number {
+    return this.kitchen.spawnShare ?? USUAL_SPAWN_SHARE;
   }
 
   private blockRun(key: string, count: number): Wait & { range: Range } {
@@ -143,13 +160,12 @@ class Chain {
   private spawnBlocks(count: number, byMs: number): string {
     const { bulk, grain } = this.recipe;
     const cooked = this.cooked('bulk', bulk, 'cookBlocks', HANDS.mixBlocks, count);
-    const spawnG = count * bulk.each.vesselWetG * USUAL_SPAWN_SHARE;
-    const days = runDaysHere(this.kitchen.house, this.species, 'grain');
-    const newSpawnMs = this.kitchen.nowMs + days.low * DAY_MS;
+    const spawnG = count * bulk.each.vesselWetG * this.spawnShare;
+    const range = this.grainDays();
+    const newSpawnMs = this.kitchen.nowMs + range.low;
     const spawn = this.there.takeSpawn(this.supper, spawnG, Math.max(byMs, newSpawnMs));
     const jars = Math.ceil((spawnG - spawn.massG) / grain.each.vesselWetG - 1e-6);
     const sown = jars > 0 ? this.sowGrain(jars) : undefined;
-    const range = { low: days.low * DAY_MS, likely: days.fullDay * DAY_MS, high: days.high * DAY_MS };
     const keepsMs = keepsDays('grain', 'cold').low * DAY_MS;
     return this.add('spawnBlocks', count, HANDS.spawnBlocks, {
       key: 'spawnBlocks',
@@ -208,7 +224,8 @@ class Chain {
       box: true,
     });
     const days = this.species.brothReadyDay ?? UNKNOWN_BROTH;
-    const range = { low: days.low * DAY_MS, likely: days.value * DAY_MS, high: days.high * DAY_MS };
+    const msOf = (day: number) => (day / this.pace) * DAY_MS;
+    const range = { low: msOf(days.low), likely: msOf(days.value), high: msOf(days.high) };
     return { key, ms: range.high, mostMs: range.high + keepsDays('broth', 'cold').low * DAY_MS, range };
   }
 

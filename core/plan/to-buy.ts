@@ -3,6 +3,7 @@ import type { House } from '../house/derive/house.js';
 import { compareText } from '../record/order.js';
 import { againstStock, type ToBuy } from '../stock/stock.js';
 import type { SupperPlan } from './plan-suppers.js';
+import { FILLS } from './plan-sums.js';
 import { scaledFor } from './recipe.js';
 
 /** An ingredient that plans ask for. */
@@ -34,6 +35,5 @@ export function plannedPurchases(suppers: readonly SupperPlan[], house: House): 
     .sort((a, b) => a.byMs - b.byMs || compareText(a.name, b.name));
 }
 
-const FILLS: ReadonlySet<string> = new Set(['mixBroth', 'fillGrain', 'mixBlocks', 'pasteurizeBlocks']);
 /** Grain is soaked a day before it is filled. */
 const BEFORE_MS = DAY_MS;

@@ -20,6 +20,9 @@ export const HANDS = {
   shop: { once: 10, each: 0 },
 } as const satisfies Readonly<Record<string, HandTime>>;
 
+/** What only one pair of does a thing with at a time. */
+export const HANDS_OF = 'hands';
+
 /** Longer pieces of work than this are done in turns, by which nobody plans. Our choice. */
 const MOST_MINUTES = 180;
 const STEP_MIN = 5;

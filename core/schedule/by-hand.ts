@@ -3,7 +3,7 @@ import { compareText } from '../record/order.js';
 import type { Limits } from './limits.js';
 import { moveTask, type Broken, type Moved } from './move.js';
 import type { Schedule } from './schedule.js';
-import type { Task } from './task.js';
+import { isAtOnce, type Task } from './task.js';
 
 /** A task that somebody put on a time. */
 export interface ByHand {
@@ -39,16 +39,13 @@ export function putByHand(
   return result;
 }
 
-/** What follows within so long, and may follow at once, belongs to what it follows. Our choice. */
-const AT_ONCE_MS = DAY_MS;
-
 /** The first of the tasks that follow each other at once, of which this is one: they are moved together. */
 export function headOf(tasks: readonly Task[], key: string): string {
   const byKey = new Map(tasks.map((t) => [t.key, t]));
   let head = key;
   // Tasks wait in no ring, so that this comes to an end.
   for (;;) {
-    const before = byKey.get(head)?.after.find((w) => w.ms === 0 && (w.mostMs ?? Infinity) < AT_ONCE_MS);
+    const before = byKey.get(head)?.after.find(isAtOnce);
     if (before === undefined) {
       return head;
     }

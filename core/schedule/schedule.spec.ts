@@ -142,6 +142,24 @@ describe('a schedule', () => {
     ]);
   });
 
+  it('puts what must follow at once where there is time for both, and not where there is for it alone', () => {
+    const batch = (pot: string): Task[] => [
+      task(`fill ${pot}`, { parts: [hands(100)] }),
+      task(`cook ${pot}`, {
+        parts: [{ minutes: 120, within: 'awake', uses: [{ of: pot, share: 1 }] }],
+        after: [{ key: `fill ${pot}`, ms: 0, mostMs: 12 * HOUR }],
+        due: by(day(4, 22)),
+      }),
+    ];
+    // Each has a pot of its own, and one pair of hands fills both: an evening is too short for that.
+    const schedule = scheduleTasks([...batch('canner'), ...batch('pot')], limits());
+    expect(schedule.lateMs.get('supper')).toBe(0);
+    expect(['canner', 'pot'].map((pot) => at(schedule, `cook ${pot}`).slice(0, 5)).sort()).toEqual([
+      '12-03',
+      '12-04',
+    ]);
+  });
+
   it('gives what cannot be in time its soonest day', () => {
     const chain = [
       task('sow', { parts: [hands(30)] }),

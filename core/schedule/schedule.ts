@@ -1,11 +1,11 @@
 import { groupBy } from '../base/collections.js';
-import { DAY_MS } from '../base/time.js';
+import { DAY_MS, MINUTE_MS } from '../base/time.js';
 import { compareText } from '../record/order.js';
 import { spanBy } from './free-time.js';
 import type { Limits } from './limits.js';
 import { Placing } from './placing.js';
 import { firstWithRoom, lastWithRoom } from './room-to-stand.js';
-import type { Slot, Task } from './task.js';
+import { isAtOnce, type Slot, type Task } from './task.js';
 
 /** Tasks with their times. */
 export interface Schedule {
@@ -117,12 +117,19 @@ function hasPlaced(placing: Placing, tasks: readonly Task[], lateMs: number): bo
   return true;
 }
 
-/** Of those for which none that is to follow is left, the one that may be last. */
+/**
+ * Of those for which none that is to follow is left, the one that may be last; before it what another follows at once, since
+ * the time for that was seen to be there.
+ */
 function lastOf(placing: Placing, left: ReadonlySet<Task>, lateMs: number): Task {
   let best: { task: Task; byMs: number } | undefined;
   for (const task of left) {
-    if (placing.after(task.key).some((f) => left.has(f.task))) {
+    const after = placing.after(task.key);
+    if (after.some((f) => left.has(f.task))) {
       continue;
+    }
+    if (after.some(isAtOnce)) {
+      return task;
     }
     const { byMs } = placing.bounds(task, lateMs);
     if (
@@ -144,13 +151,35 @@ function timeFor(
   const { easeMs } = placing.limits;
   const { fromMs, byMs } = placing.bounds(task, lateMs);
   const shared = placing.hostFor(task, Math.max(fromMs, byMs - easeMs), byMs);
-  if (shared !== undefined) {
+  if (shared !== undefined && isRoomBefore(placing, task, shared.startMs, lateMs, shared.key)) {
     return { startMs: shared.startMs, host: shared.key };
   }
-  const startMs = lastWithRoom(placing, task, byMs, fromMs);
-  return startMs === undefined
-    ? undefined
-    : { startMs: beforeDayOff(placing, task, startMs, Math.max(fromMs, startMs - easeMs)) };
+  let startMs = lastWithRoom(placing, task, byMs, fromMs);
+  while (startMs !== undefined && !isRoomBefore(placing, task, startMs, lateMs)) {
+    startMs = lastWithRoom(placing, task, startMs - SOONER_MS, fromMs);
+  }
+  if (startMs === undefined) {
+    return undefined;
+  }
+  const workdayMs = beforeDayOff(placing, task, startMs, Math.max(fromMs, startMs - easeMs));
+  return { startMs: isRoomBefore(placing, task, workdayMs, lateMs) ? workdayMs : startMs };
+}
+
+/** Where there is no room for what must come right before, so much sooner is tried. Our choice. */
+const SOONER_MS = 30 * MINUTE_MS;
+
+/** Whether what one follows at once has its time too, if that one is put here: what is filled must go into the cooker. */
+function isRoomBefore(placing: Placing, task: Task, startMs: number, lateMs: number, host?: string): boolean {
+  const before = placing
+    .before(task.key)
+    .filter((link) => isAtOnce(link) && !placing.slots.has(link.task.key));
+  if (before.length === 0) {
+    return true;
+  }
+  placing.put(task, startMs, host);
+  const isRoom = before.every((link) => timeFor(placing, link.task, lateMs) !== undefined);
+  placing.takeOut(task.key);
+  return isRoom;
 }
 
 /** The last time before days off, where one lies within the ease; the time itself otherwise. */

@@ -1,4 +1,4 @@
-import { MINUTE_MS } from '../base/time.js';
+import { DAY_MS, MINUTE_MS } from '../base/time.js';
 
 /** When somebody is there: free for work, or awake and at home. */
 export type Presence = 'free' | 'awake';
@@ -41,6 +41,14 @@ export interface Task {
   readonly due?: { readonly fromMs: number; readonly byMs: number };
   /** Tasks of one kind are done together where all of them fit: one cook for two batches. */
   readonly together?: { readonly kind: string; readonly share: number };
+}
+
+/** What follows within so long, and may follow at once, belongs to what it follows. Our choice. */
+const AT_ONCE_MS = DAY_MS;
+
+/** Whether a wait is none: what is filled goes into the cooker, on the same day. */
+export function isAtOnce({ ms, mostMs = Infinity }: Pick<Wait, 'ms' | 'mostMs'>): boolean {
+  return ms === 0 && mostMs < AT_ONCE_MS;
 }
 
 /** When a task begins and ends, ms. */

@@ -4,7 +4,7 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { format, startOfDay } from 'date-fns';
 import { scaleTime } from 'd3-scale';
-import { DAY_MS, HOUR_MS, loadsOf, takenIn, type Load, type StepInPlan } from '../../../../core/index';
+import { DAY_MS, HANDS_OF, HOUR_MS, loadsOf, takenIn, type Load, type StepInPlan } from '../../../../core/index';
 import { Time } from '../../../data/clock/time';
 import { brokenWords, dayOf, lateWords, limitWords, stepWords, titleOf } from '../../../data/work/plan-words';
 import type { MadePlan } from '../../../data/work/supper-planner';
@@ -135,7 +135,7 @@ export class AheadBoard {
     );
     const loads = loadsOf(takenIn(drafts.tasks, limits, schedule));
     return [...loads]
-      .filter(([of]) => of !== 'hands' && own.has(of))
+      .filter(([of]) => of !== HANDS_OF && own.has(of))
       .map(([of, all]) => this.placeLine(of, all))
       .sort((a, b) => a.order - b.order || a.title.localeCompare(b.title));
   });
