@@ -3,6 +3,7 @@ export const PAGES = [
   'desk',
   'desk?formula=malt-yeast-agar',
   'desk/ahead',
+  'desk/day',
   'desk/check',
   'desk/materials?open=honey',
   'desk/vessels',

@@ -50,6 +50,11 @@ export const routes: Routes = [
         loadComponent: () => import('../places/desk/ahead/ahead').then((m) => m.Ahead),
       },
       {
+        path: 'desk/day',
+        title: 'The day · Nailwort',
+        loadComponent: () => import('../places/desk/ahead/day-page').then((m) => m.DayPage),
+      },
+      {
         path: 'desk/check',
         title: 'Check a recipe · Nailwort',
         loadComponent: () => import('../places/desk/check-recipe').then((m) => m.CheckRecipe),

@@ -12,6 +12,15 @@ export { agreedPlanOf, byHandOf, isOtherThan, keptUpToDate, stepNameOf } from '.
 export { sumsOf, type PlanSums } from './plan-sums.js';
 export { steadySupply, type Steady, type SteadyCulture, type SteadyUse, type SteadyWish } from './steady.js';
 export { COLDER_C, MORE_ROOM, MUCH_SPAWN, kitchenIf, tasksIf, type WhatIf } from './what-if.js';
+export {
+  dayList,
+  doableNow,
+  type Attention,
+  type DayList,
+  type DoableNow,
+  type StepOfDay,
+  type Stretch,
+} from './day-list.js';
 export { plannedDue } from './planned-due.js';
 export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {

@@ -220,7 +220,7 @@ export function limitWords(of: string, house: House): string {
   );
 }
 
-export function refusedWords({ why }: SupperRefused): string {
+export function refusedWords({ why }: Pick<SupperRefused, 'why'>): string {
   return why.kind === 'refused'
     ? messageOf(why.error)
     : `No cooker here takes ${MEDIUM_WORDS[why.stage]}: add one that does in the Ledger, under Settings.`;

@@ -7,16 +7,24 @@ import {
   byHandOf,
   draftSuppers,
   freeSpans,
+  kitchenIf,
   openingsWishOf,
+  placesInUse,
   plannedSuppers,
+  steadySupply,
   takenNow,
+  tasksIf,
   unlessRefused,
   type ByHand,
   type House,
+  type Kitchen,
   type Limits,
+  type NotPlanned,
+  type Steady,
   type Supper,
   type SupperDrafts,
   type SuppersPlan,
+  type WhatIf,
   type Wish,
 } from '../../../core/index';
 import { PlanWorker } from '../../workers/plan-client';
@@ -97,6 +105,32 @@ export class SupperPlanner {
     });
   }
 
+  /** The same with one thing changed, beside the plan as it is. @throws CoreError */
+  async planIf(whatIf: WhatIf): Promise<MadePlan | undefined> {
+    const made = this.current();
+    return made && this.planned(made.house, this.suppers(), made.limits, [], whatIf);
+  }
+
+  /** What a supply takes week by week that goes on as it is wanted. */
+  steady(house: House): Steady | NotPlanned | undefined {
+    const wishes = this.wishes.rows().flatMap((wish) => {
+      const supper = suppersOf({ ...wish, agreed: [] }, 0, Infinity)[0];
+      return wish.everyDays === undefined || supper === undefined
+        ? []
+        : [{ supper, everyDays: wish.everyDays }];
+    });
+    const nowMs = this.nowMs();
+    return steadySupply(
+      wishes,
+      this.kitchen(house, nowMs, nowMs + PLANNED_DAYS * DAY_MS),
+      this.wishes.week(),
+    );
+  }
+
+  private kitchen(house: House, nowMs: number, horizonMs: number): Kitchen {
+    return { house, nowMs, horizonMs, plan: this.cooks.plan.bind(this.cooks) };
+  }
+
   /** Only the last that was asked for is shown. */
   private async make(
     house: House,
@@ -105,20 +139,12 @@ export class SupperPlanner {
     chosen: readonly ByHand[],
   ): Promise<void> {
     const mine = ++this.asked;
-    const { nowMs, horizonMs } = limits;
     this.isPlanning.set(true);
     try {
-      const openings = await this.worker.openings(
-        suppers.map((s) => unlessRefused(() => openingsWishOf(s, house), undefined)),
-      );
+      const made = await this.planned(house, suppers, limits, chosen);
       if (mine === this.asked) {
-        const kitchen = { house, nowMs, horizonMs, plan: this.cooks.plan.bind(this.cooks) };
-        const drafts = draftSuppers(suppers, openings, kitchen);
-        const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits, chosen);
-        if (mine === this.asked) {
-          this.current.set({ ...plannedSuppers(drafts, schedule, limits, bindings), drafts, house });
-          this.notices.settled(PLANS);
-        }
+        this.current.set(made);
+        this.notices.settled(PLANS);
       }
     } catch (error) {
       this.notices.show({ text: messageOf(error), isKept: false, about: PLANS });
@@ -127,6 +153,26 @@ export class SupperPlanner {
         this.isPlanning.set(false);
       }
     }
+  }
+
+  private async planned(
+    house: House,
+    suppers: readonly Supper[],
+    limits: Limits,
+    chosen: readonly ByHand[],
+    whatIf?: WhatIf,
+  ): Promise<MadePlan> {
+    const kitchen = this.kitchen(house, limits.nowMs, limits.horizonMs);
+    const asked = whatIf === undefined ? { suppers, kitchen } : kitchenIf(whatIf, suppers, kitchen);
+    const openings = await this.worker.openings(
+      asked.suppers.map((s) => unlessRefused(() => openingsWishOf(s, house), undefined)),
+    );
+    const drafted = draftSuppers(asked.suppers, openings, asked.kitchen);
+    const fruiting = new Set(placesInUse(house, 'fruit').map((p) => `place ${p.id}`));
+    const drafts =
+      whatIf === undefined ? drafted : { ...drafted, tasks: tasksIf(whatIf, drafted.tasks, fruiting) };
+    const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits, chosen);
+    return { ...plannedSuppers(drafts, schedule, limits, bindings), drafts, house };
   }
 }
 

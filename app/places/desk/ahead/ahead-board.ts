@@ -4,7 +4,15 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { format, startOfDay } from 'date-fns';
 import { scaleTime } from 'd3-scale';
-import { DAY_MS, HANDS_OF, HOUR_MS, loadsOf, takenIn, type Load, type StepInPlan } from '../../../../core/index';
+import {
+  DAY_MS,
+  HANDS_OF,
+  HOUR_MS,
+  loadsOf,
+  takenIn,
+  type Load,
+  type StepInPlan,
+} from '../../../../core/index';
 import { Time } from '../../../data/clock/time';
 import { brokenWords, dayOf, lateWords, limitWords, stepWords, titleOf } from '../../../data/work/plan-words';
 import type { MadePlan } from '../../../data/work/supper-planner';

@@ -8,11 +8,12 @@ describe('planning ahead', () => {
   let page: Rendered<Ahead>;
   afterEach(() => setup.close());
 
-  const wish = async (grams: string, inDays: number, species = 'black poplar') => {
+  const wish = async (grams: string, inDays: number, species = 'black poplar', often = 'once') => {
     await page.fill('How much', grams);
     await page.choose('Species', species);
     await page.choose('How surely', 'as likely as not');
-    await page.fill('On', format(addDays(Date.now(), inDays), 'd MMM yyyy'));
+    await page.choose('How often', often);
+    await page.fill(often === 'once' ? 'On' : 'First on', format(addDays(Date.now(), inDays), 'd MMM yyyy'));
     await page.press('Plan it');
   };
 
@@ -39,6 +40,24 @@ describe('planning ahead', () => {
     await page.press('take off');
     await until(setup.store, (house) => house.records.wishes.every((w) => w.isGone === true));
     await page.until(/Nothing is wanted yet/);
+  });
+
+  it('says what a supply takes each week, what limits it, and what would be with one thing changed', async () => {
+    setup = await furnishedHouse();
+    page = await render(Ahead);
+    await wish('400', 150, 'black poplar', 'every week');
+    await page.until(/400 g a week, on and on/);
+    expect(page.text()).toMatch(
+      /Each week \d+ blocks?, [\d.]+ h of work, \d.* g of dry grain, [\d.]+ cooks? \(/,
+    );
+    expect(page.text()).toMatch(/runs short first, at .* a week\. With more of it, .*: then .* runs short\./);
+    expect(page.text()).toMatch(/1 isolate, kept as 2 slants in the fridge/);
+    await page.press('What if');
+    await page.choose('What changes', 'there were two of each cooker');
+    await page.until(/As it would be.*All of it takes.* h of work/);
+    await page.choose('What changes', 'it were 3 °C colder where things run');
+    await page.until(/As it would be.*All of it takes.* h of work/);
+    expect(page.host.querySelectorAll('td.other').length).toBeGreaterThan(0);
   });
 
   it('refuses a day that is over, and nothing at all, and keeps what was typed', async () => {

@@ -17,9 +17,11 @@ import type { Choice } from '../../../pieces/form/choice-field';
 import { AheadBoard } from './ahead-board';
 import { PlanFiles } from './plan-files';
 import { PlanTrial } from './plan-trial';
+import { SteadyCard } from './steady-card';
 import { SupperCard } from './supper-card';
 import { ToBuyAhead } from './to-buy-ahead';
 import { WeekForm } from './week-form';
+import { WhatIfCard } from './what-if-card';
 
 const USUAL_MASS_G = 1000;
 /** A supper is planned this far ahead unless a day is chosen: about what it takes from spawn. Our choice. */
@@ -48,9 +50,11 @@ const SURELY: readonly Choice[] = [
     MatProgressBar,
     PlanFiles,
     RouterLink,
+    SteadyCard,
     SupperCard,
     ToBuyAhead,
     WeekForm,
+    WhatIfCard,
   ],
   providers: [PlanTrial],
   changeDetection: ChangeDetectionStrategy.OnPush,

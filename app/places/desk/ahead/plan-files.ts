@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { format } from 'date-fns';
 import { calendarOf, linesCsv, type House, type SupperPlan } from '../../../../core/index';
 import { dateOf } from '../../../data/clock/local-days';
@@ -10,9 +11,10 @@ import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
 /** The plan for other programs: a calendar with reminders, and a table. */
 @Component({
   selector: 'nw-plan-files',
-  imports: [MatButton],
+  imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <a matButton="outlined" routerLink="/desk/day">Day list</a>
     <button type="button" matButton="outlined" (click)="saveCalendar()">Calendar file</button>
     <button type="button" matButton="outlined" (click)="saveTable()">Table (CSV)</button>
     <span class="soft small">
@@ -26,6 +28,7 @@ import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
       gap: 8px 12px;
       align-items: center;
     }
+    a,
     button {
       min-height: 44px;
       padding: 0 18px;

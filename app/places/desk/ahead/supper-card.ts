@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { format, isSameDay } from 'date-fns';
 import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
 import {
@@ -11,12 +12,15 @@ import {
   verdictOf,
   titleOf,
 } from '../../../data/work/plan-words';
+import { dateOf } from '../../../data/clock/local-days';
 import { PlanTrial } from './plan-trial';
 
 interface Row {
   readonly key: string;
   /** The day, where it is another than that of the row before. */
   readonly day: string;
+  /** The same, year first. */
+  readonly date: string;
   readonly time: string;
   readonly words: string;
   readonly margin: string;
@@ -29,7 +33,7 @@ const MOST_STEPS = 6;
 /** One wish: whether it holds, and its steps day by day. */
 @Component({
   selector: 'nw-supper-card',
-  imports: [MatButton],
+  imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card" [class.late]="isLate()" [attr.aria-label]="title()">
@@ -53,7 +57,7 @@ const MOST_STEPS = 6;
         <ol>
           @for (row of shownRows(); track row.key) {
             <li [class.first]="row.day !== ''">
-              <strong class="day">{{ row.day }}</strong>
+              <a class="day" routerLink="/desk/day" [queryParams]="{ on: row.date }">{{ row.day }}</a>
               <span class="time">{{ row.time }}</span>
               <span
                 >{{ row.words }} <span class="soft small">{{ row.margin }}</span>
@@ -124,6 +128,10 @@ const MOST_STEPS = 6;
     li.first {
       border-top: 1px solid var(--line);
     }
+    .day {
+      font-weight: 700;
+      color: inherit;
+    }
     .all {
       justify-self: start;
     }
@@ -170,6 +178,7 @@ export class SupperCard {
     return steps.map((step, i) => ({
       key: step.key,
       day: isSameDay(step.slot.startMs, steps[i - 1]?.slot.startMs ?? 0) ? '' : dayOf(step.slot.startMs),
+      date: dateOf(step.slot.startMs),
       time: timeWords(step),
       words: stepWords(step, plan!, this.house()),
       margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
