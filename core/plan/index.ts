@@ -21,6 +21,7 @@ export {
   type StepOfDay,
   type Stretch,
 } from './day-list.js';
+export { remindersAt, type Reminder, type Told, type WakingHours } from './reminders.js';
 export { plannedDue } from './planned-due.js';
 export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {

@@ -16,6 +16,7 @@ import { ChoiceField, type Choice } from '../../pieces/form/choice-field';
 import { keptChoice, shownControl } from '../../pieces/form/form-state';
 import { KeptNumberField, type KeptNumber } from '../../pieces/form/kept-number';
 import { TextField } from '../../pieces/form/text-field';
+import { AllowReminders } from '../../pieces/allow-reminders';
 import { Appliances } from './appliances';
 
 /** The unit of each kind of figure, and the name under which the household keeps it. */
@@ -72,7 +73,15 @@ const UNITS: readonly {
 /** The facts that the numbers rest on: house, cookers, look and keys. */
 @Component({
   selector: 'nw-settings',
-  imports: [Appliances, ChoiceField, KeptNumberField, MatCheckbox, ReactiveFormsModule, TextField],
+  imports: [
+    AllowReminders,
+    Appliances,
+    ChoiceField,
+    KeptNumberField,
+    MatCheckbox,
+    ReactiveFormsModule,
+    TextField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
   styleUrl: './settings.scss',

@@ -5,18 +5,20 @@ import { format } from 'date-fns';
 import { calendarOf, linesCsv, type House, type SupperPlan } from '../../../../core/index';
 import { dateOf } from '../../../data/clock/local-days';
 import { Time } from '../../../data/clock/time';
+import { AllowReminders } from '../../../pieces/allow-reminders';
 import { download } from '../../../data/store/download';
 import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
 
 /** The plan for other programs: a calendar with reminders, and a table. */
 @Component({
   selector: 'nw-plan-files',
-  imports: [MatButton, RouterLink],
+  imports: [AllowReminders, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a matButton="outlined" routerLink="/desk/day">Day list</a>
     <button type="button" matButton="outlined" (click)="saveCalendar()">Calendar file</button>
     <button type="button" matButton="outlined" (click)="saveTable()">Table (CSV)</button>
+    <nw-allow-reminders />
     <span class="soft small">
       A later calendar file takes the place of what it says differently. Steps that fell away stay there.
     </span>

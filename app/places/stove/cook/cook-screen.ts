@@ -8,6 +8,7 @@ import {
   input,
   signal,
 } from '@angular/core';
+import { AllowReminders } from '../../../pieces/allow-reminders';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
@@ -31,7 +32,6 @@ import {
   type Spoilage,
 } from '../../../../core/index';
 import { heldAtWords, literWords, temperatureWords } from '../../../data/words/measure-words';
-import { Chime } from '../../../data/devices/chime';
 import { HeatService, NO_EVIDENCE } from '../../../data/work/heat-service';
 import { f0BandWords, f0Words } from '../../../data/words/heat-words';
 import { spoilWords } from '../../../data/words/spoil-words';
@@ -53,7 +53,17 @@ import { Fold } from '../../../pieces/fold';
 /** A cook from lid on to open: one clock, one deed, and the button for the bad moment apart from it. */
 @Component({
   selector: 'nw-cook-screen',
-  imports: [ClockFace, CookCurve, Fold, InstrumentPanel, MatButton, MatIcon, Plaque, RouterLink],
+  imports: [
+    AllowReminders,
+    ClockFace,
+    CookCurve,
+    Fold,
+    InstrumentPanel,
+    MatButton,
+    MatIcon,
+    Plaque,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-screen.html',
   styleUrls: ['../stove-face.scss', './cook-screen.scss'],
@@ -71,7 +81,6 @@ export class CookScreen {
   protected readonly safeC = SAFE_CORE_C;
   protected readonly temperatureWords = temperatureWords;
   protected readonly literWords = literWords;
-  protected readonly chime = inject(Chime);
 
   protected readonly askingHow = signal(false);
   /** The lid would be opened on pressure: asked once more. */

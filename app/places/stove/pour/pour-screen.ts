@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { AllowReminders } from '../../../pieces/allow-reminders';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
@@ -11,7 +12,6 @@ import {
   type Likely,
   type Pouring,
 } from '../../../../core/index';
-import { Chime } from '../../../data/devices/chime';
 import { Journal } from '../../../data/journal/journal';
 import { Time } from '../../../data/clock/time';
 import { degreesWords, temperatureRange, temperatureWords } from '../../../data/words/measure-words';
@@ -27,7 +27,7 @@ type Stage = 'unknown' | 'hot' | 'open' | 'late';
 /** Agar of one batch cooling to pouring heat: readings foretell the minute and when it sets; then what was poured is told. */
 @Component({
   selector: 'nw-pour-screen',
-  imports: [AskNumber, ClockFace, InstrumentPanel, MatButton, Plaque, PourCounts, RouterLink],
+  imports: [AllowReminders, AskNumber, ClockFace, InstrumentPanel, MatButton, Plaque, PourCounts, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card face" [class.needs]="stage() === 'open'" aria-label="Agar cooling to pour">
@@ -79,11 +79,7 @@ type Stage = 'unknown' | 'hot' | 'open' | 'late';
     <div class="deeds">
       <nw-pour-counts [pouring]="pouring()" [isOpen]="stage() === 'open' || stage() === 'late'" />
       <nw-instrument-panel [view]="cook()" agar />
-      @if (chime.canAsk()) {
-        <button type="button" matButton class="word alarm" (click)="chime.ask()">
-          Alarm also while this page is hidden
-        </button>
-      }
+      <nw-allow-reminders class="alarm" />
     </div>
   `,
   styleUrl: '../stove-face.scss',
@@ -101,7 +97,6 @@ export class PourScreen {
 
   private readonly journal = inject(Journal);
   private readonly time = inject(Time);
-  protected readonly chime = inject(Chime);
   protected readonly from = POUR_FROM_C;
   protected readonly until = POUR_UNTIL_C;
   protected readonly sets = SETS_C;
