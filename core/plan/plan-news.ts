@@ -14,6 +14,8 @@ export type NewsCause =
   | { readonly kind: 'lost'; readonly view: VesselView }
   /** It is likely ready so many days later than it was to be. */
   | { readonly kind: 'slow'; readonly view: VesselView; readonly days: number }
+  /** A cooker cannot be used for some time. */
+  | { readonly kind: 'out'; readonly name: string; readonly untilMs: number }
   /** It was to be done by now. */
   | { readonly kind: 'missed'; readonly step: AgreedStep };
 
@@ -76,6 +78,7 @@ export function newsOf(
     causes: [
       ...lost.map((view) => ({ kind: 'lost', view }) as const),
       ...slowOf(agreed, house),
+      ...outOf(plan, house, nowMs),
       ...missed.map((step) => ({ kind: 'missed', step }) as const),
     ],
     effects,
@@ -107,6 +110,14 @@ function slowOf(agreed: AgreedPlan, house: House): readonly NewsCause[] {
     const isRunning = view.state.phase === 'running' && view.state.suspect === undefined;
     const days = isRunning && readyMs > 0 ? Math.round((readyByMs(view, house) - readyMs) / DAY_MS) : 0;
     return days >= 1 ? [{ kind: 'slow', view, days }] : [];
+  });
+}
+
+function outOf({ steps }: SupperPlan, { records }: House, nowMs: number): readonly NewsCause[] {
+  const used = new Set(steps.flatMap((s) => (s.load === undefined ? [] : [s.load.appliance.id])));
+  return records.appliances.flatMap(({ id, name, outOfOrder }): NewsCause[] => {
+    const untilMs = Date.parse(outOfOrder?.until ?? '');
+    return used.has(id) && untilMs > nowMs ? [{ kind: 'out', name, untilMs }] : [];
   });
 }
 

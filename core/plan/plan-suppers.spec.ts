@@ -148,6 +148,26 @@ describe('a supper from an empty house', () => {
     expect(bought.map((b) => b.materialId)).toContain('wheat-bran');
   });
 
+  it('goes round a cooker that is out of order, and begins sooner for it', () => {
+    const cooks = plan.steps.filter((s) => s.load !== undefined);
+    const last = cooks.at(-1)!;
+    const out = {
+      from: new Date(last.slot.startMs - 3 * DAY).toISOString(),
+      until: new Date(last.slot.startMs + 4 * DAY).toISOString(),
+    };
+    const broken = emptyHouse({
+      appliances: shippedDefinitions().appliances.map((a) =>
+        a.id === last.load!.appliance.id ? { ...a, outOfOrder: out } : a,
+      ),
+    });
+    const [round] = plannedIn(broken, [wantedSupper()]).suppers;
+    expect(round!.lateDays).toBe(0);
+    for (const { slot } of round!.steps.filter((s) => s.load?.appliance.id === last.load!.appliance.id)) {
+      expect(slot.endMs <= Date.parse(out.from) || slot.startMs >= Date.parse(out.until)).toBeTrue();
+    }
+    expect(round!.steps[0]!.slot.startMs).toBeLessThanOrEqual(plan.steps[0]!.slot.startMs);
+  });
+
   it('cannot be where no cooker takes its blocks', () => {
     const { suppers, refused } = plannedIn(emptyHouse({ appliances: [] }), [wantedSupper()]);
     expect([suppers.length, refused.map((r) => r.why.kind)]).toEqual([0, ['noCooker']]);

@@ -13,7 +13,7 @@ const STANDS_DAYS = 30;
 /** A block bears on after its first cut: a second flush, from memory. */
 const BEARS_ON_DAYS = 21;
 
-/** What stands where and which cooker is on, and until when likely. */
+/** What stands where, which cooker is on and which cannot be used, and until when likely. */
 export function takenNow(house: House, nowMs: number): readonly Taken[] {
   const standing = vesselsInHand(house).filter((v) => isStanding(v, false));
   const places = placesInUse(house).flatMap((place) =>
@@ -32,7 +32,16 @@ export function takenNow(house: House, nowMs: number): readonly Taken[] {
     const endMs = Math.max(nowMs, offMs + cook.openAfterMinutes * MINUTE_MS);
     return { of: `cooker ${cook.applianceId}`, share: 1, startMs: nowMs, endMs, by: `cook ${name}` };
   });
-  return [...places, ...cookers];
+  return [...places, ...cookers, ...outOfOrder(house, nowMs)];
+}
+
+function outOfOrder({ records }: House, nowMs: number): readonly Taken[] {
+  return records.appliances.flatMap(({ id, name, outOfOrder: out }) => {
+    const [startMs, endMs] = [Date.parse(out?.from ?? ''), Date.parse(out?.until ?? '')];
+    return endMs > nowMs
+      ? [{ of: `cooker ${id}`, share: 1, startMs, endMs, by: `${name}, out of order` }]
+      : [];
+  });
 }
 
 function standsUntilMs(view: VesselView, house: House, nowMs: number): number {

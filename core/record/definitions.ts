@@ -290,6 +290,8 @@ export const Appliance = z.strictObject({
   /** Never above half the jar, nor up to the bags. */
   mostWaterMl: z.number().positive().max(50_000),
   inUse: z.boolean(),
+  /** It cannot be used over this time: nothing is planned for it then. */
+  outOfOrder: z.strictObject({ from: Instant, until: Instant }).optional(),
   /** No longer there: nothing is planned for it any more. */
   isGone: z.literal(true).optional(),
   source: Line,

@@ -36,6 +36,7 @@ export {
 } from './definitions.js';
 export { AskedAmount, Plan, PlanChoices } from './plan.js';
 export { FreeHours, USUAL_WEEK, WeekPattern } from './free-time.js';
+export { freeHoursOf, freeHoursText } from './free-hours-text.js';
 export { AgreedPlan, STEP_KINDS, Wish, type AgreedStep } from './wish.js';
 export { decide, type Decided } from './corrections.js';
 export { effectiveEntries, withValues, type Fact, type FactOf } from './effective.js';

@@ -44,6 +44,7 @@ const OWN_FIELDS = [
   'lot',
   'measuredMoisture',
   'inUse',
+  'outOfOrder',
   'gaugeReadsOverKPa',
   'gaugeTestedAt',
 ];

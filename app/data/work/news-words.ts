@@ -52,6 +52,9 @@ function causeWords(causes: readonly NewsCause[], house: House): string {
       const days = Math.max(...all.map((c) => c.days));
       return `${idsOf(all.map((c) => c.view))} ${days === 1 ? 'a day' : `${days} days`} slow`;
     }),
+    ...causes.flatMap((c) =>
+      c.kind === 'out' ? [`${c.name.toLowerCase()} out of order until ${dayOf(c.untilMs)}`] : [],
+    ),
     ...(missed.length > 0 ? [`${listed(missed)} not done on its day`] : []),
   ].join(', ');
 }

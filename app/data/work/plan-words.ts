@@ -128,10 +128,12 @@ export function verdictOf({ supper, openings, lateDays, recipe, steps }: SupperP
   }
   const blocks = blocksOf(openings);
   const bags = vesselCount(blocks, recipe.bulk.vessel);
+  // Where nothing is there more often than once in five times, there is no such mass to tell.
+  const likely = openings.likelyG < 1 ? '' : `${massWords(openings.likelyG)} or more 8 times in 10.`;
   const enough =
     openings.chance >= supper.certainty
-      ? `${bags}: ${supper.certainty > 0.5 ? 'likely' : 'as likely as not'} enough, ${massWords(openings.likelyG)} or more 8 times in 10.`
-      : `Even ${bags} are likely not enough: ${massWords(openings.likelyG)} or more 8 times in 10.`;
+      ? `${bags}: ${supper.certainty > 0.5 ? 'likely' : 'as likely as not'} enough${likely === '' ? '.' : `, ${likely}`}`
+      : `Even ${bags} are likely not enough${likely === '' ? '.' : `: ${likely}`}`;
   return lateDays === 0 ? enough : `${capital(lateWords({ supper, lateDays, steps }))}. ${enough}`;
 }
 

@@ -15,6 +15,7 @@ import { Fold } from '../../../pieces/fold';
 import { DateField } from '../../../pieces/form/date-field';
 import type { Choice } from '../../../pieces/form/choice-field';
 import { AheadBoard } from './ahead-board';
+import { OutOfOrder } from './out-of-order';
 import { PlanFiles } from './plan-files';
 import { PlanTrial } from './plan-trial';
 import { SteadyCard } from './steady-card';
@@ -48,6 +49,7 @@ const SURELY: readonly Choice[] = [
     Fold,
     MatButton,
     MatProgressBar,
+    OutOfOrder,
     PlanFiles,
     RouterLink,
     SteadyCard,

@@ -1,19 +1,26 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { format, parseISO } from 'date-fns';
-import { USUAL_WEEK, type FreeHours, type WeekPattern } from '../../../../core/index';
+import {
+  USUAL_WEEK,
+  freeHoursOf,
+  freeHoursText,
+  type FreeHours,
+  type WeekPattern,
+} from '../../../../core/index';
 import { dateOf } from '../../../data/clock/local-days';
 import { Wishes } from '../../../data/work/wishes';
 import { Chips } from '../../../pieces/form/chips';
 import { DateField } from '../../../pieces/form/date-field';
-import type { Choice } from '../../../pieces/form/choice-field';
+import { ChoiceField, type Choice } from '../../../pieces/form/choice-field';
+import { TextField } from '../../../pieces/form/text-field';
 
-type DayKind = 'none' | 'evening' | 'whole' | 'off';
+type DayKind = 'none' | 'evening' | 'whole' | 'off' | 'other';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 const [EVENING, WHOLE] = [USUAL_WEEK.weekdays[0]!, USUAL_WEEK.weekdays[6]!];
-const KINDS: readonly Choice<DayKind>[] = [
+const KINDS: readonly Choice<Exclude<DayKind, 'other'>>[] = [
   { value: 'none', words: 'no time' },
   { value: 'evening', words: 'evening, 18 to 22' },
   { value: 'whole', words: '9 to 21' },
@@ -24,7 +31,7 @@ const QUIET: readonly Choice[] = [22, 23, 24, 25].map((hour) => ({
   value: String(hour * 60),
   words: `${String(hour % 24).padStart(2, '0')}:00`,
 }));
-const HOURS: Readonly<Record<DayKind, FreeHours[]>> = {
+const HOURS: Readonly<Record<Exclude<DayKind, 'other'>, FreeHours[]>> = {
   none: [],
   evening: EVENING,
   whole: WHOLE,
@@ -34,14 +41,22 @@ const HOURS: Readonly<Record<DayKind, FreeHours[]>> = {
 /** On which evenings and days there is time, and on which single days it is otherwise. */
 @Component({
   selector: 'nw-week-form',
-  imports: [Chips, DateField, MatButton],
+  imports: [ChoiceField, Chips, DateField, MatButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (day of days(); track day.name) {
       <div class="day">
         <span>{{ day.name }}</span>
-        <nw-chips [name]="day.name" [options]="kinds" [value]="day.kind" (chosen)="set(day.at, $event)" />
+        <nw-chips [name]="day.name" [options]="day.kinds" [value]="day.kind" (chosen)="set(day.at, $event)" />
       </div>
+    }
+    <div class="row">
+      <nw-choice-field name="Other hours on" [control]="otherDay" [options]="weekdays" />
+      <nw-text-field name="From and to" example="6:30-7:30, 19-22" [longest]="60" [control]="otherHours" />
+      <button type="button" matButton class="word" (click)="setHours()">Set these hours</button>
+    </div>
+    @if (problem(); as words) {
+      <p class="error" role="alert">{{ words }}</p>
     }
     <div class="day">
       <span>Quiet from</span>
@@ -80,6 +95,9 @@ const HOURS: Readonly<Record<DayKind, FreeHours[]>> = {
       gap: 4px 12px;
       align-items: center;
     }
+    .error {
+      color: var(--beet);
+    }
     .row {
       display: flex;
       flex-wrap: wrap;
@@ -99,9 +117,26 @@ export class WeekForm {
   protected readonly dateKinds = DATE_KINDS;
   protected readonly quiet = QUIET;
   protected readonly on = new FormControl<Date | null>(null);
+  protected readonly weekdays: readonly Choice[] = WEEKDAYS.map((words, at) => ({
+    value: String(at),
+    words,
+  }));
+  protected readonly otherDay = new FormControl('0', { nonNullable: true });
+  protected readonly otherHours = new FormControl('', { nonNullable: true });
+  protected readonly problem = signal('');
 
   protected readonly days = computed(() =>
-    WEEKDAYS.map((name, at) => ({ name, at, kind: kindOf(this.wishes.week(), at) })),
+    WEEKDAYS.map((name, at) => {
+      const week = this.wishes.week();
+      const kind = kindOf(week, at);
+      const words = freeHoursText(week.weekdays[at] ?? []);
+      return {
+        name,
+        at,
+        kind,
+        kinds: kind === 'other' ? [...KINDS, { value: 'other' as const, words }] : KINDS,
+      };
+    }),
   );
   protected readonly quietFrom = computed(() => String(this.wishes.week().quietFromMinute));
   protected readonly dates = computed(() =>
@@ -109,11 +144,14 @@ export class WeekForm {
       .sort(([a], [b]) => a.localeCompare(b))
       .map(([date, hours]) => ({
         date,
-        words: `${format(parseISO(date), 'EEE d MMM yyyy')}: ${KINDS.find((k) => k.value === kindOfHours(hours))?.words ?? ''}`,
+        words: `${format(parseISO(date), 'EEE d MMM yyyy')}: ${KINDS.find((k) => k.value === kindOfHours(hours))?.words ?? freeHoursText(hours)}`,
       })),
   );
 
   protected set(at: number, kind: DayKind): void {
+    if (kind === 'other') {
+      return;
+    }
     const week = this.wishes.week();
     const others = week.daysOff.filter((d) => d !== at);
     this.keep({
@@ -123,11 +161,25 @@ export class WeekForm {
     });
   }
 
+  protected setHours(): void {
+    const hours = freeHoursOf(this.otherHours.value);
+    if (hours === undefined) {
+      this.problem.set(
+        'From and to must be up to four times of day, each like 18-22 or 6:30-7:30. Nothing was changed.',
+      );
+      return;
+    }
+    this.problem.set('');
+    const [week, at] = [this.wishes.week(), Number(this.otherDay.value)];
+    this.keep({ ...week, weekdays: week.weekdays.map((h, i) => (i === at ? [...hours] : h)) });
+    this.otherHours.reset();
+  }
+
   protected setQuiet(minutes: string): void {
     this.keep({ ...this.wishes.week(), quietFromMinute: Number(minutes) });
   }
 
-  protected setDate(kind: DayKind): void {
+  protected setDate(kind: Exclude<DayKind, 'other'>): void {
     const on = this.on.value;
     if (on === null) {
       this.on.markAsTouched();
@@ -154,6 +206,6 @@ function kindOf({ weekdays, daysOff }: WeekPattern, at: number): DayKind {
 }
 
 function kindOfHours(hours: readonly FreeHours[]): DayKind {
-  const [first] = hours;
-  return first === undefined ? 'none' : first.fromMinute >= EVENING[0]!.fromMinute ? 'evening' : 'whole';
+  const is = (other: readonly FreeHours[]) => freeHoursText(hours) === freeHoursText(other);
+  return hours.length === 0 ? 'none' : is(EVENING) ? 'evening' : is(WHOLE) ? 'whole' : 'other';
 }

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { COLDER_C, MUCH_SPAWN, isRefusal, sumsOf, type House, type WhatIf } from '../../../../core/index';
 import { messageOf } from '../../../data/words/message-of';
@@ -29,7 +38,7 @@ const SPECIES = 'species ';
         name="What changes"
         [options]="changes()"
         [value]="chosen()"
-        (valueChange)="choose($event)"
+        (valueChange)="chosen.set($event)"
       />?
     </p>
     @if (isPlanning()) {
@@ -104,26 +113,33 @@ export class WhatIfCard {
       .sort((a, b) => a.name.localeCompare(b.name))
       .map(({ id, name }) => ({ value: `${SPECIES}${id}`, words: `all of it were ${name.toLowerCase()}` })),
   ]);
-  /** Undefined where nothing is tried, or what was tried was against another plan. */
+  /** Undefined where nothing is tried; what was tried against the plan before stands until it is worked out anew. */
   protected readonly rows = computed(() => {
     const tried = this.wouldBe();
-    return tried === undefined || tried.against !== this.planner.plan()
-      ? undefined
-      : rowsOf(tried.against, tried.plan, this.house());
+    return tried && this.chosen() !== '' ? rowsOf(tried.against, tried.plan, this.house()) : undefined;
   });
 
-  protected async choose(value: string): Promise<void> {
-    this.chosen.set(value);
+  constructor() {
+    // Also when the plan as it is becomes another.
+    effect(() => {
+      const [value, against] = [this.chosen(), this.planner.plan()];
+      untracked(() => {
+        void this.plan(value, against);
+      });
+    });
+  }
+
+  private async plan(value: string, against: MadePlan | undefined): Promise<void> {
     this.problem.set('');
-    this.wouldBe.set(undefined);
-    const against = this.planner.plan();
     if (value === '' || against === undefined) {
+      this.wouldBe.set(undefined);
       return;
     }
     this.isPlanning.set(true);
+    const isAskedStill = () => this.chosen() === value && this.planner.plan() === against;
     try {
       const plan = await this.planner.planIf(whatIfOf(value));
-      if (plan !== undefined && this.chosen() === value) {
+      if (plan !== undefined && isAskedStill()) {
         this.wouldBe.set({ against, plan });
       }
     } catch (error) {
@@ -132,7 +148,9 @@ export class WhatIfCard {
       }
       this.problem.set(messageOf(error));
     } finally {
-      this.isPlanning.set(false);
+      if (isAskedStill()) {
+        this.isPlanning.set(false);
+      }
     }
   }
 }
