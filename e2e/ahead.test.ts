@@ -44,3 +44,35 @@ test('a supper on a day from an empty house becomes dated steps, which are moved
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Nothing is wanted yet/)).toBeVisible();
 });
+
+test('a calendar file after a change moves what moved, and cancels what fell away', async ({ page }) => {
+  await furnish(page);
+  await page.getByRole('link', { name: 'Plan ahead' }).click();
+  const wish = async (grams: string) => {
+    await blank(page, 'How much').fill(grams);
+    await take(page.getByLabel('How surely'), 'as likely as not');
+    await page.getByRole('textbox', { name: 'On', exact: true }).fill('14 Aug 2026');
+    await button(page, 'Plan it').click();
+    await expect(page.getByRole('heading', { name: new RegExp(`^${grams} g of`) })).toBeVisible({
+      timeout: 20_000,
+    });
+  };
+  const events = async () => {
+    const [file] = await Promise.all([page.waitForEvent('download'), button(page, 'Calendar file').click()]);
+    const text = await readFile(await file.path(), 'utf8');
+    return new ICAL.Component(ICAL.parse(text) as unknown[])
+      .getAllSubcomponents('vevent')
+      .map((c) => ({ uid: new ICAL.Event(c).uid, status: c.getFirstPropertyValue('status') }));
+  };
+  await wish('400');
+  await wish('300');
+  const before = await events();
+  await page.getByRole('button', { name: /^Take off 300 g/ }).click();
+  await expect(page.getByRole('heading', { name: /^300 g of/ })).toBeHidden();
+  const after = await events();
+  const cancelled = after.filter((e) => e.status === 'CANCELLED').map((e) => e.uid);
+  expect(cancelled.length).toBeGreaterThan(3);
+  expect(after.map((e) => e.uid).sort()).toEqual(before.map((e) => e.uid).sort());
+  // What was cancelled once is not told again.
+  expect((await events()).filter((e) => e.status === 'CANCELLED')).toEqual([]);
+});

@@ -61,6 +61,12 @@ describe('a calendar file', () => {
     expect(new Set(two.map(({ event }) => event.uid)).size).toBe(2);
   });
 
+  it('cancels what was told before and fell away', () => {
+    const [event] = read(calendarOf([entry({ isCancelled: true })], 'x', NOW));
+    expect(event!.component.getFirstPropertyValue('status')).toBe('CANCELLED');
+    expect(event!.component.getAllSubcomponents('valarm').length).toBe(0);
+  });
+
   it('keeps what people wrote apart from what a calendar means', () => {
     const evil = 'A; B, C\\n\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nSUMMARY:x 🍄';
     const events = read(calendarOf([entry({ words: evil, detail: `${'ä'.repeat(300)};,\\` })], evil, NOW));

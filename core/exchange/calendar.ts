@@ -9,6 +9,8 @@ export interface CalendarEntry {
   readonly words: string;
   /** More of it; empty for nothing. */
   readonly detail: string;
+  /** It was told in an earlier file, and is not to be done any more. */
+  readonly isCancelled?: true;
 }
 
 /** Reminded so long before. Our choice. */
@@ -31,7 +33,7 @@ export function calendarOf(entries: readonly CalendarEntry[], name: string, nowM
     prodId: '-//Nailwort//Plan//EN',
     method: 'PUBLISH',
     name: escaped(oneLine(name)),
-    events: entries.map(({ key, startMs, endMs, words, detail }): IcsEvent => {
+    events: entries.map(({ key, startMs, endMs, words, detail, isCancelled }): IcsEvent => {
       const summary = oneLine(words);
       return {
         uid: `${encodeURIComponent(key)}@nailwort`,
@@ -42,14 +44,18 @@ export function calendarOf(entries: readonly CalendarEntry[], name: string, nowM
         end: { date: new Date(endMs) },
         summary,
         ...(detail !== '' && { description: plain(detail, MOST_DETAIL) }),
-        alarms: [
-          {
-            action: 'DISPLAY',
-            // The writer escapes the texts of an entry, and neither those of its reminder nor the name.
-            description: escaped(summary),
-            trigger: { type: 'relative', value: { before: true, minutes: REMIND_MIN } },
-          },
-        ],
+        ...(isCancelled === true
+          ? { status: 'CANCELLED' as const }
+          : {
+              alarms: [
+                {
+                  action: 'DISPLAY',
+                  // The writer escapes the texts of an entry, and neither those of its reminder nor the name.
+                  description: escaped(summary),
+                  trigger: { type: 'relative', value: { before: true, minutes: REMIND_MIN } },
+                },
+              ],
+            }),
       };
     }),
   });

@@ -51,5 +51,5 @@ export { ownFigure, type OwnFigure, type UsualFigure } from './own-figure.js';
 export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';
 export type { NotPlanned, Range, StepKind } from './steps-of-supper.js';
 export { HANDS_OF } from './work-times.js';
-export { plannedPurchases, type PlannedPurchase } from './to-buy.js';
+export { shoppingByDay, type Purchase, type ShopDay } from './to-buy.js';
 export { takenNow } from './taken-now.js';

@@ -4,7 +4,6 @@ import {
   buildHouse,
   defaultHousehold,
   hollinRow,
-  plannedPurchases,
   shippedDefinitions,
   USUAL_WEEK,
   type StepInPlan,
@@ -138,14 +137,6 @@ describe('a supper from an empty house', () => {
     expect(soon.lateDays).toBeGreaterThan(45);
     expect(soon.lateDays).toBeLessThan(90);
     expect(faultsOf(soon)).toEqual([]);
-  });
-
-  it('is bought for: what its jars and blocks are filled with, a day before', () => {
-    const bought = plannedPurchases([plan], emptyHouse());
-    const wheat = bought.find((b) => b.materialId === 'wheat')!;
-    expect([wheat.haveG, wheat.missingG === wheat.needG]).toEqual([undefined, true]);
-    expect(wheat.byMs).toBeLessThan(of(plan, 'fillGrain')[0]!.slot.startMs);
-    expect(bought.map((b) => b.materialId)).toContain('wheat-bran');
   });
 
   it('goes round a cooker that is out of order, and begins sooner for it', () => {

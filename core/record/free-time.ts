@@ -26,6 +26,8 @@ export const WeekPattern = z.strictObject({
   daysOff: z.array(z.number().int().min(0).max(6)).max(7),
   /** From when on it is quiet and nothing is watched any more, minutes from the beginning of the day. */
   quietFromMinute: z.number().int().min(0).max(MOST_MINUTE),
+  /** The weekday on which one shops, 0 is Monday; Saturday if left out. */
+  shopDay: z.number().int().min(0).max(6).optional(),
 });
 export type WeekPattern = z.infer<typeof WeekPattern>;
 

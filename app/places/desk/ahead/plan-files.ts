@@ -7,6 +7,7 @@ import { dateOf } from '../../../data/clock/local-days';
 import { Time } from '../../../data/clock/time';
 import { AllowReminders } from '../../../pieces/allow-reminders';
 import { download } from '../../../data/store/download';
+import { ToldCalendar } from '../../../data/work/told-calendar';
 import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
 
 /** The plan for other programs: a calendar with reminders, and a table. */
@@ -20,7 +21,8 @@ import { marginWords, stepWords, titleOf } from '../../../data/work/plan-words';
     <button type="button" matButton="outlined" (click)="saveTable()">Table (CSV)</button>
     <nw-allow-reminders />
     <span class="soft small">
-      A later calendar file takes the place of what it says differently. Steps that fell away stay there.
+      A later calendar file takes the place of an earlier one: what is said differently moves, what fell away
+      is cancelled.
     </span>
   `,
   styles: `
@@ -42,6 +44,7 @@ export class PlanFiles {
   readonly plans = input.required<readonly SupperPlan[]>();
   readonly house = input.required<House>();
   private readonly time = inject(Time);
+  private readonly calendar = inject(ToldCalendar);
 
   protected saveCalendar(): void {
     const house = this.house();
@@ -55,7 +58,9 @@ export class PlanFiles {
       })),
     );
     const name = house.household?.name ?? 'Nailwort';
-    this.save(calendarOf(entries, name, this.time.now()), 'ics', 'text/calendar');
+    const gone = this.calendar.gone(entries, this.time.now());
+    this.save(calendarOf([...entries, ...gone], name, this.time.now()), 'ics', 'text/calendar');
+    this.calendar.told(entries);
   }
 
   protected saveTable(): void {

@@ -103,9 +103,9 @@ export class WhatIfCard {
   protected readonly chosen = signal('');
   protected readonly isPlanning = signal(false);
   protected readonly problem = signal('');
-  private readonly wouldBe = signal<{ readonly against: MadePlan; readonly plan: MadePlan } | undefined>(
-    undefined,
-  );
+  private readonly wouldBe = signal<
+    { readonly value: string; readonly against: MadePlan; readonly plan: MadePlan } | undefined
+  >(undefined);
 
   protected readonly changes = computed<readonly Choice[]>(() => [
     ...CHANGES,
@@ -116,7 +116,9 @@ export class WhatIfCard {
   /** Undefined where nothing is tried; what was tried against the plan before stands until it is worked out anew. */
   protected readonly rows = computed(() => {
     const tried = this.wouldBe();
-    return tried && this.chosen() !== '' ? rowsOf(tried.against, tried.plan, this.house()) : undefined;
+    return tried !== undefined && tried.value === this.chosen()
+      ? rowsOf(tried.against, tried.plan, this.house())
+      : undefined;
   });
 
   constructor() {
@@ -140,7 +142,7 @@ export class WhatIfCard {
     try {
       const plan = await this.planner.planIf(whatIfOf(value));
       if (plan !== undefined && isAskedStill()) {
-        this.wouldBe.set({ against, plan });
+        this.wouldBe.set({ value, against, plan });
       }
     } catch (error) {
       if (!isRefusal(error)) {
