@@ -74,6 +74,8 @@ export interface SupperDrafts {
   readonly drafts: readonly SupperDraft[];
   readonly refused: readonly SupperRefused[];
   readonly tasks: readonly Task[];
+  /** What is left for others. */
+  readonly there: WhatIsThere;
 }
 
 /**
@@ -144,12 +146,12 @@ export function draftSuppers(
       refused.push({ supper, why: { kind: 'refused', error } });
     }
   }
-  return { drafts, refused, tasks: drafts.flatMap((d) => d.steps.map((s) => s.task)) };
+  return { drafts, refused, there, tasks: drafts.flatMap((d) => d.steps.map((s) => s.task)) };
 }
 
 /** The wishes with the times that were found for their steps. */
 export function plannedSuppers(
-  { drafts, refused }: SupperDrafts,
+  { drafts, refused }: Pick<SupperDrafts, 'drafts' | 'refused'>,
   schedule: ScheduleByHand,
   limits: Limits,
   bindings: ReadonlyMap<string, Binding>,

@@ -112,6 +112,17 @@ export class WhatIsThere {
     return take(this.cooked, (v) => v.view.batch.stage === stage && v.view.isolate === undefined, count);
   }
 
+  /** What no plan takes of a species. */
+  leftOf(speciesId: string): { readonly blocks: number; readonly spawnG: number; readonly cultures: number } {
+    const of = (all: readonly OnHand[]) =>
+      all.filter((one) => one.view.species?.id === speciesId && one.left > 0);
+    return {
+      blocks: of(this.blocks).length,
+      spawnG: of(this.spawn).reduce((sum, one) => sum + one.left, 0),
+      cultures: of(this.cultures).length,
+    };
+  }
+
   /** What can be sown from: broth and spores before plates and slants. */
   cultureFor(supper: Supper, nowMs: number): OnHand | undefined {
     const own = this.cultures.filter((c) => isOf(c, supper) && c.left > 0 && c.untilMs >= nowMs);

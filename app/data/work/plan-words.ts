@@ -20,7 +20,11 @@ export function dayOf(ms: number): string {
 
 /** "800 g", "2 kg" */
 export function massWords(massG: number): string {
-  return massG < G_PER_KG ? amountWords(Math.round(massG)) : heavyWords(massG).replace(/\.0+(?=\D)/, '');
+  return massG < G_PER_KG
+    ? amountWords(Math.round(massG))
+    : heavyWords(massG)
+        .replace(/(\.\d*?)0+(?=\D)/, '$1')
+        .replace(/\.(?=\D)/, '');
 }
 const G_PER_KG = 1000;
 

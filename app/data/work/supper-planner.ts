@@ -5,6 +5,7 @@ import {
   MINUTE_MS,
   awakeSpans,
   byHandOf,
+  couldBe,
   draftSuppers,
   freeSpans,
   kitchenIf,
@@ -12,10 +13,13 @@ import {
   placesInUse,
   plannedSuppers,
   steadySupply,
+  takenIn,
   takenNow,
   tasksIf,
+  tasksOf,
   unlessRefused,
   type ByHand,
+  type CouldBe,
   type House,
   type Kitchen,
   type Limits,
@@ -44,6 +48,13 @@ const EVERY_MS = 15 * MINUTE_MS;
 const TOGETHER_MS = 150;
 /** The matter of notices about plans. */
 const PLANS = 'what is wanted';
+
+/** What could be grown, and when it could be on the table. */
+export interface Possible {
+  readonly could: CouldBe;
+  readonly readyMs: number;
+  readonly beginsMs: number;
+}
 
 /** A plan with what it was made from. */
 export interface MadePlan extends SuppersPlan {
@@ -125,6 +136,32 @@ export class SupperPlanner {
       this.kitchen(house, nowMs, nowMs + PLANNED_DAYS * DAY_MS),
       this.wishes.week(),
     );
+  }
+
+  /** What could be grown from what no plan takes, and when it could be had. @throws CoreError */
+  async forward(): Promise<readonly Possible[]> {
+    const made = this.current();
+    if (made === undefined) {
+      return [];
+    }
+    const { house, limits, drafts, schedule } = made;
+    const kitchen = this.kitchen(house, limits.nowMs, limits.horizonMs);
+    // Drawn up once more, since what is taken from it is gone.
+    const { there } = draftSuppers(
+      drafts.drafts.map((d) => d.supper),
+      drafts.drafts.map((d) => d.openings),
+      kitchen,
+    );
+    const all = couldBe(there, kitchen);
+    const taken = takenIn(drafts.tasks, limits, schedule);
+    const found = await this.worker.schedule(tasksOf(all), { ...limits, taken }, []);
+    return all.flatMap((could) => {
+      const lateMs = found.schedule.lateMs.get(could.supper.key) ?? Infinity;
+      const starts = could.steps.flatMap((s) => found.schedule.slots.get(s.task.key)?.startMs ?? []);
+      return lateMs === Infinity
+        ? []
+        : [{ could, readyMs: could.supper.byMs + lateMs, beginsMs: Math.min(...starts) }];
+    });
   }
 
   private kitchen(house: House, nowMs: number, horizonMs: number): Kitchen {

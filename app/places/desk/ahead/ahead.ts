@@ -15,6 +15,7 @@ import { Fold } from '../../../pieces/fold';
 import { DateField } from '../../../pieces/form/date-field';
 import type { Choice } from '../../../pieces/form/choice-field';
 import { AheadBoard } from './ahead-board';
+import { ForwardCard } from './forward-card';
 import { OutOfOrder } from './out-of-order';
 import { PlanFiles } from './plan-files';
 import { PlanTrial } from './plan-trial';
@@ -47,6 +48,7 @@ const SURELY: readonly Choice[] = [
     BlankNumber,
     DateField,
     Fold,
+    ForwardCard,
     MatButton,
     MatProgressBar,
     OutOfOrder,
