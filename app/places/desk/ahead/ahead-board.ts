@@ -80,12 +80,12 @@ export class AheadBoard {
     if (days !== SPANS[0].days || this.turnedToMs() !== undefined) {
       return days * DAY_MS;
     }
-    // At first as much as there is, and no more.
+    // At first as much as there is, and no more, with room behind it for its last word.
     const lastMs = Math.max(
       this.nowMs() + 20 * DAY_MS,
       ...this.made().suppers.flatMap((p) => p.steps.map((s) => s.slot.endMs)),
     );
-    return Math.min(days * DAY_MS, (lastMs - this.nowMs()) * (1 + WORDS_SHARE));
+    return (lastMs - this.nowMs()) * (1 + WORDS_SHARE);
   });
   protected readonly fromMs = computed(
     () => this.turnedToMs() ?? this.nowMs() - BEFORE_SHARE * this.lengthMs(),
