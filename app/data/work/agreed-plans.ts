@@ -121,18 +121,21 @@ export class AgreedPlans {
       return isQuiet && isOtherThan(agreed, next) ? [{ plan, next }] : [];
     });
     const text = JSON.stringify(changed.map((c) => c.next));
-    if (changed.length > 0 && text !== this.written) {
-      this.written = text;
-      void this.keep(
-        changed.map((c) => c.next),
-        changed.map((c) => c.plan),
-      ).then(() => {
-        this.takenAsItComes.update((all) => {
-          const done = new Set(changed.map((c) => c.plan.supper.key));
-          return new Set([...all].filter((key) => !done.has(key)));
-        });
-      });
-    }
+    const isNew = changed.length > 0 && text !== this.written;
+    this.written = isNew ? text : this.written;
+    const came = new Set(made.suppers.map((p) => p.supper.key));
+    void (
+      isNew
+        ? this.keep(
+            changed.map((c) => c.next),
+            changed.map((c) => c.plan),
+          )
+        : Promise.resolve(true)
+    ).then(() => {
+      this.takenAsItComes.update((all) =>
+        all.size === 0 ? all : new Set([...all].filter((key) => !came.has(key))),
+      );
+    });
   }
 
   /** Writes what was agreed to, wish by wish; plans in the order of what was agreed to for them. */

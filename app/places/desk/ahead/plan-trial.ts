@@ -15,8 +15,10 @@ import { SupperPlanner, type MadePlan } from '../../../data/work/supper-planner'
 /** A step that is tried on another time, and what comes of it. */
 interface Tried {
   readonly key: string;
-  /** What the steps lay by before this one was tried. */
-  readonly base: ScheduleByHand;
+  /** When it was asked to begin. */
+  readonly toMs: number;
+  /** What was tried before it, and is tried still. */
+  readonly before?: Tried;
   readonly schedule: ScheduleByHand;
   readonly moved: Moved;
 }
@@ -24,12 +26,19 @@ interface Tried {
 /** A step nobody has time for on one day is tried on the next, for so many days. Our choice. */
 const MOST_TRIED_DAYS = 21;
 
+/** The first first. */
+function movesOf(tried: Tried | undefined): readonly Tried[] {
+  return tried === undefined ? [] : [...movesOf(tried.before), tried];
+}
+
 /** Steps that are moved by hand and not kept yet: what that moves and breaks is to be seen before anybody agrees to it. */
 @Injectable()
 export class PlanTrial {
   private readonly planner = inject(SupperPlanner);
   private readonly agreed = inject(AgreedPlans);
   private readonly tried = signal<Tried | undefined>(undefined);
+  /** What is tried was agreed to: the next plan holds it. */
+  private isKeeping = false;
 
   /** The plan as it is tried; as it is where nothing is. */
   readonly plan = computed<MadePlan | undefined>(() => {
@@ -58,11 +67,14 @@ export class PlanTrial {
   });
 
   constructor() {
-    // What was tried against another plan says nothing any more.
+    // What was tried is tried anew against a plan that was made since, until it is kept.
     effect(() => {
       this.planner.plan();
       untracked(() => {
+        const moves = this.isKeeping ? [] : movesOf(this.tried());
+        this.isKeeping = false;
         this.tried.set(undefined);
+        moves.forEach(({ key, toMs }) => this.try(key, toMs));
       });
     });
   }
@@ -71,13 +83,13 @@ export class PlanTrial {
   try(key: string, toMs: number): boolean {
     const made = this.planner.plan();
     const before = this.tried();
-    if (made === undefined) {
+    if (made?.schedule.slots.has(key) !== true) {
       return false;
     }
-    const base = before === undefined ? made.schedule : before.key === key ? before.base : before.schedule;
-    const after = afterMove(made.drafts.tasks, made.limits, base, key, toMs);
+    const others = before?.key === key ? before.before : before;
+    const after = afterMove(made.drafts.tasks, made.limits, others?.schedule ?? made.schedule, key, toMs);
     if (after !== undefined) {
-      this.tried.set({ key, base, ...after });
+      this.tried.set({ key, toMs, ...(others !== undefined && { before: others }), ...after });
     }
     return after !== undefined;
   }
@@ -104,9 +116,12 @@ export class PlanTrial {
     if (plan === undefined || moved === undefined) {
       return true;
     }
-    const touched = new Set(moved.moved);
+    this.isKeeping = true;
+    const touched = new Set(movesOf(this.tried()).flatMap((t) => t.moved.moved));
     const isTouched = (p: SupperPlan) => p.steps.some((s: StepInPlan) => touched.has(s.key) || s.isByHand);
-    return this.agreed.agree(plan.suppers.filter(isTouched), plan);
+    const isKept = await this.agreed.agree(plan.suppers.filter(isTouched), plan);
+    this.isKeeping &&= isKept;
+    return isKept;
   }
 
   putBack(): void {
