@@ -1,5 +1,6 @@
 export { afterMove, headOf, putByHand, type ByHand, type ScheduleByHand } from './by-hand.js';
 export { bindingsOf, type Binding } from './binding.js';
+export { whyNotSooner, type WhyNotSooner } from './why-not-sooner.js';
 export { networkTimes, type Activity, type ActivityTimes } from './network.js';
 export { awakeSpans, freeSpans, type FreeSpan, type LocalDay } from './free-time.js';
 export { moveTask, type Broken, type Moved } from './move.js';

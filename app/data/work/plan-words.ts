@@ -8,6 +8,7 @@ import {
   type SupperPlan,
   type SupperRefused,
   type StepInPlan,
+  type WhyNotSooner,
 } from '../../../core/index';
 import { amountWords, heavyWords } from '../words/measure-words';
 import { messageOf } from '../words/message-of';
@@ -210,6 +211,37 @@ export function brokenWords(
     }
   });
   return [...new Set(lines)];
+}
+
+/** Why a step lies when it lies, in a line. */
+export function whyWords(why: WhyNotSooner, plans: readonly SupperPlan[], house: House): string {
+  const nameOf = (key: string) => {
+    const plan = plans.find((p) => p.steps.some((s) => s.key === key));
+    const step = plan?.steps.find((s) => s.key === key);
+    return step === undefined || plan === undefined ? key : stepWords(step, plan, house);
+  };
+  switch (why.kind) {
+    case 'now':
+      return 'As soon as there is time.';
+    case 'from':
+      return `What it needs is ready on ${dayOf(why.fromMs)}.`;
+    case 'waits':
+      return `Waits for \u201c${nameOf(why.for)}\u201d: ready by ${dayOf(why.readyMs)}.`;
+    case 'stale':
+      return `Sooner it would be stale for \u201c${nameOf(why.after)}\u201d.`;
+    case 'due':
+      return 'It is wanted then, and no sooner.';
+    case 'nobody':
+      return 'Nobody has time for it before.';
+    case 'taken': {
+      const [by] = why.by;
+      const who =
+        by === undefined ? '' : plans.some((p) => p.steps.some((s) => s.key === by)) ? nameOf(by) : by;
+      return `${limitWords(why.of, house)} is taken before${who === '' ? '' : `: ${who}`}.`;
+    }
+    case 'none':
+      return `As late as its date allows, so that nothing waits; it could be done from ${dayOf(why.soonestMs)} on.`;
+  }
 }
 
 /** What a plan runs short of, by its name. */

@@ -29,6 +29,9 @@ describe('planning ahead', () => {
     expect(page.text()).toMatch(/Start the soak for \d+ quart jars?/);
     expect(page.text()).toMatch(/Spawn \d+ × 2\.3 kg bags/);
     expect(page.text()).toMatch(/Cut the last of \d+ × 2\.3 kg bags: what ripens from/);
+    await page.press('why these days?');
+    expect(page.text()).toMatch(/As late as its date allows, so that nothing waits/);
+    expect(page.text()).toMatch(/Waits for “.*”: ready by/);
     expect(page.text()).toMatch(/To buy I shop on .*Sat \d+ \w{3}.*the shelf was never counted/);
   });
 

@@ -2,7 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { format, isSameDay } from 'date-fns';
-import type { House, StepInPlan, SupperPlan, SupperRefused } from '../../../../core/index';
+import {
+  whyNotSooner,
+  type House,
+  type StepInPlan,
+  type SupperPlan,
+  type SupperRefused,
+} from '../../../../core/index';
 import {
   bindingWords,
   dayOf,
@@ -11,6 +17,7 @@ import {
   stepWords,
   verdictOf,
   titleOf,
+  whyWords,
 } from '../../../data/work/plan-words';
 import { dateOf } from '../../../data/clock/local-days';
 import { PlanTrial } from './plan-trial';
@@ -25,6 +32,8 @@ interface Row {
   readonly words: string;
   readonly margin: string;
   readonly isByHand: boolean;
+  /** Why it lies when it does; empty where nobody asked. */
+  readonly why: string;
 }
 
 /** So many steps of a wish are shown at first: the others are far off. Our choice. */
@@ -57,10 +66,17 @@ const MOST_STEPS = 6;
         <ol>
           @for (row of shownRows(); track row.key) {
             <li [class.first]="row.day !== ''">
-              <a class="day" routerLink="/desk/day" [queryParams]="{ on: row.date }">{{ row.day }}</a>
+              @if (row.day !== '') {
+                <a class="day" routerLink="/desk/day" [queryParams]="{ on: row.date }">{{ row.day }}</a>
+              } @else {
+                <span></span>
+              }
               <span class="time">{{ row.time }}</span>
               <span
                 >{{ row.words }} <span class="soft small">{{ row.margin }}</span>
+                @if (row.why !== '') {
+                  <span class="why soft">{{ row.why }}</span>
+                }
                 @if (row.isByHand) {
                   <span class="soft small">put there by hand</span>
                   <button
@@ -77,17 +93,28 @@ const MOST_STEPS = 6;
             </li>
           }
         </ol>
-        @if (rows().length > most) {
+        <div class="more">
+          @if (rows().length > most) {
+            <button
+              type="button"
+              matButton
+              class="word"
+              [attr.aria-expanded]="isWhole()"
+              (click)="isWhole.set(!isWhole())"
+            >
+              {{ isWhole() ? 'only the first steps' : 'all ' + rows().length + ' steps' }}
+            </button>
+          }
           <button
             type="button"
             matButton
-            class="word all"
-            [attr.aria-expanded]="isWhole()"
-            (click)="isWhole.set(!isWhole())"
+            class="word"
+            [attr.aria-expanded]="isExplained()"
+            (click)="isExplained.set(!isExplained())"
           >
-            {{ isWhole() ? 'only the first steps' : 'all ' + rows().length + ' steps' }}
+            {{ isExplained() ? 'without the reasons' : 'why these days?' }}
           </button>
-        }
+        </div>
       }
     </section>
   `,
@@ -132,8 +159,13 @@ const MOST_STEPS = 6;
       font-weight: 700;
       color: inherit;
     }
-    .all {
-      justify-self: start;
+    .more {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 24px;
+    }
+    .why {
+      display: block;
     }
     .time {
       font-variant-numeric: tabular-nums;
@@ -169,6 +201,7 @@ export class SupperCard {
   protected readonly isLate = computed(() => (this.plan()?.lateDays ?? Infinity) > 0);
   protected readonly most = MOST_STEPS;
   protected readonly isWhole = signal(false);
+  protected readonly isExplained = signal(false);
   protected readonly shownRows = computed(() =>
     this.isWhole() ? this.rows() : this.rows().slice(0, MOST_STEPS),
   );
@@ -183,8 +216,15 @@ export class SupperCard {
       words: stepWords(step, plan!, this.house()),
       margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
       isByHand: step.isByHand === true,
+      why: this.isExplained() ? this.whyOf(step) : '',
     }));
   });
+
+  private whyOf({ key }: StepInPlan): string {
+    const made = this.trial.plan();
+    const why = made && whyNotSooner(made.drafts.tasks, made.limits, made.schedule, key);
+    return why === undefined ? '' : whyWords(why, made!.suppers, this.house());
+  }
 
   protected letFall(key: string): void {
     this.trial.letFall(this.plan()!, key);
