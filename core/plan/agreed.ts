@@ -16,14 +16,8 @@ export function stepNameOf({ key, task }: Pick<StepInPlan, 'key' | 'task'>): str
 /**
  * A plan as it is agreed to.
  * @param on the day of the wish that it is for
- * @param byHand keys of the steps that were put on their times
  */
-export function agreedPlanOf(
-  plan: SupperPlan,
-  on: string,
-  house: House,
-  byHand: ReadonlySet<string>,
-): AgreedPlan {
+export function agreedPlanOf(plan: SupperPlan, on: string, house: House): AgreedPlan {
   const settled = plan.supper.settledForG;
   return {
     on,
@@ -34,7 +28,7 @@ export function agreedPlanOf(
       kind: step.kind,
       count: step.count,
       at: new Date(step.slot.startMs).toISOString(),
-      ...(byHand.has(step.key) && { byHand: true as const }),
+      ...(step.isByHand === true && { byHand: true as const }),
     })),
     counted: countedOf(plan, house),
     ...(settled !== undefined && { massG: settled }),

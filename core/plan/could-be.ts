@@ -2,7 +2,6 @@ import { unlessRefused } from '../base/errors.js';
 import { DAY_MS } from '../base/time.js';
 import { USUAL_SPAWN_SHARE } from '../growth/dose-rate.js';
 import type { Species } from '../record/definitions.js';
-import type { Task } from '../schedule/task.js';
 import { cookLoads } from './cook-loads.js';
 import type { Kitchen, Supper } from './kitchen.js';
 import type { Openings } from './openings.js';
@@ -66,8 +65,4 @@ export function couldBe(there: WhatIsThere, kitchen: Kitchen): readonly CouldBe[
     };
     return unlessRefused(made, []);
   });
-}
-
-export function tasksOf(all: readonly CouldBe[]): readonly Task[] {
-  return all.flatMap((c) => c.steps.map((s) => s.task));
 }

@@ -4,6 +4,7 @@ import { afterMove } from '../schedule/by-hand.js';
 import { partSlots, type Slot } from '../schedule/task.js';
 import type { PlaceName } from './due.js';
 import type { StepInPlan, SupperDrafts, SupperPlan, SuppersPlan } from './plan-suppers.js';
+import { handMinutesOf } from './plan-sums.js';
 import type { StepKind } from './steps-of-supper.js';
 import { HANDS_OF } from './work-times.js';
 
@@ -115,9 +116,7 @@ export function doableNow(
   };
   return suppers.flatMap((plan) =>
     plan.steps.flatMap((step): DoableNow[] => {
-      const handMinutes = stretchesOf(step)
-        .filter((t) => t.attention === 'hands')
-        .reduce((sum, t) => sum + (t.endMs - t.startMs) / MINUTE_MS, 0);
+      const handMinutes = handMinutesOf(step);
       const waits = step.task.after.length > 0 || step.with !== undefined;
       if (waits || handMinutes > minutes || (step.task.fromMs ?? 0) > limits.nowMs) {
         return [];

@@ -22,7 +22,7 @@ export {
   type Stretch,
 } from './day-list.js';
 export { remindersAt, type Reminder, type Told, type WakingHours } from './reminders.js';
-export { couldBe, tasksOf, type CouldBe } from './could-be.js';
+export { couldBe, type CouldBe } from './could-be.js';
 export { plannedDue } from './planned-due.js';
 export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {
@@ -32,6 +32,7 @@ export {
   openingsWishOf,
   planSuppers,
   plannedSuppers,
+  tasksOf,
   type StepInPlan,
   type SupperDrafts,
   type SupperPlan,

@@ -17,7 +17,6 @@ import { PLANNED_AT, emptyHouse, plannedIn, wantedSupper } from '../testing/plan
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 const ON = '2027-02-14';
-const NOBODY: ReadonlySet<string> = new Set();
 
 const records: Records = hollinRow(PLANNED_AT, PLANNED_AT);
 /** Two blocks, of which one runs already, and time enough for the other. */
@@ -45,7 +44,7 @@ const told = (entry: Partial<Entry>): House =>
 describe('a plan that was agreed to', () => {
   const house = buildHouse(records);
   const plan = planOf(house);
-  const agreed = agreedPlanOf(plan, ON, house, NOBODY);
+  const agreed = agreedPlanOf(plan, ON, house);
   const counted = agreed.counted.map((c) => house.vesselById.get(c.vesselId as never)!);
 
   it('says nothing while nothing has changed', () => {
@@ -109,7 +108,7 @@ describe('a plan that was agreed to', () => {
   it('says what is there in time where new blocks come too late', () => {
     const soon = { ...supper, massG: 2000, byMs: PLANNED_AT + 30 * DAY };
     const late = plannedIn(house, [soon]).suppers[0]!;
-    const before: AgreedPlan = { ...agreedPlanOf(late, ON, house, NOBODY), lateDays: 0 };
+    const before: AgreedPlan = { ...agreedPlanOf(late, ON, house), lateDays: 0 };
     const news = newsOf(before, late, house, PLANNED_AT)!;
     expect(late.lateDays).toBeGreaterThan(0);
     expect(news.lateDaysBefore).toBe(0);
@@ -123,7 +122,11 @@ describe('a step that somebody put on a time', () => {
     const wish = wantedSupper({ key: `wish ${ON}` });
     const plan = plannedIn(house, [wish]).suppers[0]!;
     const cook = plan.steps.find((s) => s.kind === 'cookBlocks')!;
-    const agreed = agreedPlanOf(plan, ON, house, new Set([cook.key]));
+    const agreed = agreedPlanOf(
+      { ...plan, steps: plan.steps.map((s) => (s === cook ? { ...s, isByHand: true } : s)) },
+      ON,
+      house,
+    );
     const sooner: AgreedPlan = {
       ...agreed,
       steps: agreed.steps.map((s) =>

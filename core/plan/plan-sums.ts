@@ -65,7 +65,8 @@ export function sumsOf(steps: readonly (PlannedStep & { readonly with?: string }
   };
 }
 
-function handMinutesOf({ task }: PlannedStep): number {
+/** So long hands are at a step. */
+export function handMinutesOf({ task }: Pick<PlannedStep, 'task'>): number {
   return task.parts
     .filter((part) => part.uses.some((use) => use.of === HANDS_OF))
     .reduce((sum, part) => sum + part.minutes, 0);

@@ -146,7 +146,12 @@ export function draftSuppers(
       refused.push({ supper, why: { kind: 'refused', error } });
     }
   }
-  return { drafts, refused, there, tasks: drafts.flatMap((d) => d.steps.map((s) => s.task)) };
+  return { drafts, refused, there, tasks: tasksOf(drafts) };
+}
+
+/** All tasks of some drafts, in their order. */
+export function tasksOf(drafts: readonly { readonly steps: readonly PlannedStep[] }[]): readonly Task[] {
+  return drafts.flatMap((d) => d.steps.map((s) => s.task));
 }
 
 /** The wishes with the times that were found for their steps. */

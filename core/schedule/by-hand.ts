@@ -40,7 +40,7 @@ export function putByHand(
 }
 
 /** The first of the tasks that follow each other at once, of which this is one: they are moved together. */
-export function headOf(tasks: readonly Task[], key: string): string {
+function headOf(tasks: readonly Task[], key: string): string {
   const byKey = new Map(tasks.map((t) => [t.key, t]));
   let head = key;
   // Tasks wait in no ring, so that this comes to an end.

@@ -1,4 +1,4 @@
-export { afterMove, headOf, putByHand, type ByHand, type ScheduleByHand } from './by-hand.js';
+export { afterMove, putByHand, type ByHand, type ScheduleByHand } from './by-hand.js';
 export { bindingsOf, type Binding } from './binding.js';
 export { whyNotSooner, type WhyNotSooner } from './why-not-sooner.js';
 export { networkTimes, type Activity, type ActivityTimes } from './network.js';

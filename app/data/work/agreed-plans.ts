@@ -32,17 +32,20 @@ export class AgreedPlans {
   /** What of the plan was seen, and is left as it is for now. */
   private readonly left = signal<ReadonlySet<string>>(new Set());
 
-  readonly news = computed<readonly PlanNews[]>(() => {
+  /** Each plan with what was agreed to for it, and what has changed since. */
+  private readonly compared = computed(() => {
     const made = this.planner.plan();
-    return made === undefined
-      ? []
-      : made.suppers.flatMap((plan) => {
-          const agreed = this.agreedOf(plan);
-          const news = agreed && newsOf(agreed, plan, made.house, made.limits.nowMs);
-          const isTold = !this.left().has(plan.supper.key) && !this.takenAsItComes().has(plan.supper.key);
-          return news !== undefined && isTold ? [news] : [];
-        });
+    return (made?.suppers ?? []).map((plan) => {
+      const agreed = this.agreedOf(plan);
+      return { plan, agreed, news: agreed && newsOf(agreed, plan, made!.house, made!.limits.nowMs) };
+    });
   });
+  readonly news = computed<readonly PlanNews[]>(() =>
+    this.compared().flatMap(({ plan: { supper }, news }) => {
+      const isTold = !this.left().has(supper.key) && !this.takenAsItComes().has(supper.key);
+      return news !== undefined && isTold ? [news] : [];
+    }),
+  );
 
   constructor() {
     effect(() => {
@@ -59,17 +62,17 @@ export class AgreedPlans {
     });
   }
 
-  agreedOf({ supper }: Pick<SupperPlan, 'supper'>): AgreedPlan | undefined {
+  private agreedOf({ supper }: Pick<SupperPlan, 'supper'>): AgreedPlan | undefined {
     const { wishId, on } = wishAndDayOf(supper);
     return this.wishOf(wishId)?.agreed?.find((a) => a.on === on);
   }
 
   /** Agrees to plans as they are now. @returns whether that was kept */
-  agree(plans: readonly SupperPlan[], { house, schedule }: MadePlan): Promise<boolean> {
+  agree(plans: readonly SupperPlan[], { house }: MadePlan): Promise<boolean> {
     // Made anew it may lie a little otherwise.
     this.takeAsItComes(plans.map((p) => p.supper.key));
     return this.keep(
-      plans.map((plan) => agreedPlanOf(plan, wishAndDayOf(plan.supper).on, house, schedule.byHand)),
+      plans.map((plan) => agreedPlanOf(plan, wishAndDayOf(plan.supper).on, house)),
       plans,
     );
   }
@@ -110,15 +113,13 @@ export class AgreedPlans {
   }
 
   private keepQuietly(made: MadePlan): void {
-    const changed = made.suppers.flatMap((plan) => {
+    const changed = this.compared().flatMap(({ plan, agreed, news }) => {
       const { on } = wishAndDayOf(plan.supper);
-      const agreed = this.agreedOf(plan);
       if (agreed === undefined || this.takenAsItComes().has(plan.supper.key)) {
-        return [{ plan, next: agreedPlanOf(plan, on, made.house, made.schedule.byHand) }];
+        return [{ plan, next: agreedPlanOf(plan, on, made.house) }];
       }
       const next = keptUpToDate(agreed, plan, made.house);
-      const isQuiet = newsOf(agreed, plan, made.house, made.limits.nowMs) === undefined;
-      return isQuiet && isOtherThan(agreed, next) ? [{ plan, next }] : [];
+      return news === undefined && isOtherThan(agreed, next) ? [{ plan, next }] : [];
     });
     const text = JSON.stringify(changed.map((c) => c.next));
     const isNew = changed.length > 0 && text !== this.written;

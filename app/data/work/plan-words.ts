@@ -186,25 +186,31 @@ export function bindingWords({ binding, lateDays, supper }: SupperPlan, house: H
   }
 }
 
+/** A step of any plan, by its key. */
+function stepOf(key: string, plans: readonly SupperPlan[]) {
+  const plan = plans.find((p) => p.steps.some((s) => s.key === key));
+  const step = plan?.steps.find((s) => s.key === key);
+  return plan === undefined || step === undefined ? undefined : { plan, step };
+}
+
+function wordsOfKey(key: string, plans: readonly SupperPlan[], house: House): string | undefined {
+  const found = stepOf(key, plans);
+  return found && stepWords(found.step, found.plan, house);
+}
+
 /** What a move leaves undone, in a line; each sort once. */
 export function brokenWords(
   broken: readonly Broken[],
   plans: readonly SupperPlan[],
   house: House,
 ): readonly string[] {
-  const stepOf = new Map(
-    plans.flatMap((plan) => plan.steps.map((step) => [step.key, { step, plan }] as const)),
-  );
-  const words = (key: string) => {
-    const found = stepOf.get(key);
-    return found === undefined ? '' : stepWords(found.step, found.plan, house);
-  };
+  const words = (key: string) => wordsOfKey(key, plans, house) ?? '';
   const lines = broken.flatMap((b) => {
     switch (b.kind) {
       case 'order':
         return `Too soon or too long after \u201c${words(b.before)}\u201d: ${words(b.after)}.`;
       case 'room':
-        return `Something is taken twice: ${words(b.key)}, ${dayOf(stepOf.get(b.key)?.step.slot.startMs ?? 0)}.`;
+        return `Something is taken twice: ${words(b.key)}, ${dayOf(stepOf(b.key, plans)?.step.slot.startMs ?? 0)}.`;
       case 'late':
         // The wish says that it is late.
         return [];
@@ -215,11 +221,7 @@ export function brokenWords(
 
 /** Why a step lies when it lies, in a line. */
 export function whyWords(why: WhyNotSooner, plans: readonly SupperPlan[], house: House): string {
-  const nameOf = (key: string) => {
-    const plan = plans.find((p) => p.steps.some((s) => s.key === key));
-    const step = plan?.steps.find((s) => s.key === key);
-    return step === undefined || plan === undefined ? key : stepWords(step, plan, house);
-  };
+  const nameOf = (key: string) => wordsOfKey(key, plans, house) ?? key;
   switch (why.kind) {
     case 'now':
       return 'As soon as there is time.';
@@ -235,8 +237,7 @@ export function whyWords(why: WhyNotSooner, plans: readonly SupperPlan[], house:
       return 'Nobody has time for it before.';
     case 'taken': {
       const [by] = why.by;
-      const who =
-        by === undefined ? '' : plans.some((p) => p.steps.some((s) => s.key === by)) ? nameOf(by) : by;
+      const who = by === undefined ? '' : nameOf(by);
       return `${limitWords(why.of, house)} is taken before${who === '' ? '' : `: ${who}`}.`;
     }
     case 'none':

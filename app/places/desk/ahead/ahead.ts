@@ -9,7 +9,7 @@ import { dateOf } from '../../../data/clock/local-days';
 import { Time } from '../../../data/clock/time';
 import { HouseStore } from '../../../data/store/house-store';
 import { SupperPlanner } from '../../../data/work/supper-planner';
-import { Wishes } from '../../../data/work/wishes';
+import { Wishes, wishAndDayOf } from '../../../data/work/wishes';
 import { BlankChoice, BlankNumber } from '../../../pieces/blank';
 import { Fold } from '../../../pieces/fold';
 import { DateField } from '../../../pieces/form/date-field';
@@ -95,10 +95,11 @@ export class Ahead {
   });
   protected readonly plans = computed(() => this.trial.plan()?.suppers ?? []);
   protected readonly refused = computed(() => this.planner.plan()?.refused ?? []);
+  protected readonly looksForward = signal(false);
   protected readonly told = signal('');
   /** Wishes whose day is over, or lies beyond what is planned. */
   protected readonly beyond = computed(() => {
-    const planned = new Set(this.planner.suppers().map((s) => s.key.split(' ')[0]));
+    const planned = new Set(this.planner.suppers().map((s) => wishAndDayOf(s).wishId));
     const today = dateOf(this.time.minute());
     return this.wishes.rows().filter((w) => !planned.has(w.id) && w.on > today);
   });

@@ -4,6 +4,7 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { RouterLink } from '@angular/router';
 import { addDays, endOfDay, format, isSameDay, parseISO, startOfDay } from 'date-fns';
 import {
+  HOUR_MS,
   dayList,
   doableNow,
   dueItems,
@@ -22,8 +23,7 @@ import { BlankNumber } from '../../../pieces/blank';
 const USUAL_MINUTES = 40;
 const MOST_MINUTES = 600;
 /** An hour is left free on either side of a day's work. */
-const MARGIN_MS = 3_600_000;
-const HOUR_MS = 3_600_000;
+const MARGIN_MS = HOUR_MS;
 /** Fewer hours than this get a tick each. */
 const EVERY_HOUR_UP_TO = matchMedia('(max-width: 820px)').matches ? 4 : 14;
 

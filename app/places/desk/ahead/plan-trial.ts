@@ -2,7 +2,6 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import {
   DAY_MS,
   afterMove,
-  headOf,
   plannedSuppers,
   type Moved,
   type ScheduleByHand,
@@ -126,11 +125,5 @@ export class PlanTrial {
 
   putBack(): void {
     this.tried.set(undefined);
-  }
-
-  /** Lets a step that was put on its time fall where it may; so too what it follows at once. */
-  letFall(plan: SupperPlan, key: string): void {
-    const head = headOf(this.planner.plan()?.drafts.tasks ?? [], key);
-    void this.agreed.putBack(plan, head.slice(plan.supper.key.length + 1));
   }
 }

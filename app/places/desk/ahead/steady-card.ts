@@ -5,7 +5,6 @@ import { messageOf } from '../../../data/words/message-of';
 import { moneyWords } from '../../../data/words/words';
 import { limitWords, massWords, refusedWords } from '../../../data/work/plan-words';
 import { SupperPlanner } from '../../../data/work/supper-planner';
-import { Wishes } from '../../../data/work/wishes';
 
 const DAYS_PER_MONTH = 30;
 /** Below, a place or a cooker is no limit worth a line. Our choice. */
@@ -87,12 +86,9 @@ const LEAST_SHARE = 0.005;
 export class SteadyCard {
   readonly house = input.required<House>();
   private readonly planner = inject(SupperPlanner);
-  private readonly wishes = inject(Wishes);
   protected readonly massWords = massWords;
 
   private readonly reckoned = computed(() => {
-    // Reckoned anew when what is wanted changes, the house, or its hours.
-    this.wishes.rows();
     try {
       return this.planner.steady(this.house());
     } catch (error) {

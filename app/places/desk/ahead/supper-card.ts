@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { format, isSameDay } from 'date-fns';
 import {
+  stepNameOf,
   whyNotSooner,
   type House,
   type StepInPlan,
@@ -19,7 +20,9 @@ import {
   titleOf,
   whyWords,
 } from '../../../data/work/plan-words';
+import { AgreedPlans } from '../../../data/work/agreed-plans';
 import { dateOf } from '../../../data/clock/local-days';
+import { wishAndDayOf } from '../../../data/work/wishes';
 import { PlanTrial } from './plan-trial';
 
 interface Row {
@@ -31,6 +34,8 @@ interface Row {
   readonly time: string;
   readonly words: string;
   readonly margin: string;
+  /** Its name within the plan. */
+  readonly step: string;
   readonly isByHand: boolean;
   /** Why it lies when it does; empty where nobody asked. */
   readonly why: string;
@@ -84,7 +89,7 @@ const MOST_STEPS = 6;
                     matButton
                     class="word small"
                     [attr.aria-label]="'Let it fall where it may: ' + row.words"
-                    (click)="letFall(row.key)"
+                    (click)="letFall(row.step)"
                   >
                     let it fall
                   </button>
@@ -187,8 +192,9 @@ export class SupperCard {
   readonly takenOff = output<string>();
 
   private readonly trial = inject(PlanTrial);
+  private readonly agreed = inject(AgreedPlans);
   private readonly supper = computed(() => (this.plan() ?? this.refused())!.supper);
-  protected readonly wishId = computed(() => this.supper().key.split(' ')[0]!);
+  protected readonly wishId = computed(() => wishAndDayOf(this.supper()).wishId);
   protected readonly title = computed(() => titleOf(this.supper(), this.house()));
   protected readonly verdict = computed(() => {
     const [plan, refused] = [this.plan(), this.refused()];
@@ -215,6 +221,7 @@ export class SupperCard {
       time: timeWords(step),
       words: stepWords(step, plan!, this.house()),
       margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
+      step: stepNameOf(step),
       isByHand: step.isByHand === true,
       why: this.isExplained() ? this.whyOf(step) : '',
     }));
@@ -226,8 +233,8 @@ export class SupperCard {
     return why === undefined ? '' : whyWords(why, made!.suppers, this.house());
   }
 
-  protected letFall(key: string): void {
-    this.trial.letFall(this.plan()!, key);
+  protected letFall(step: string): void {
+    void this.agreed.putBack(this.plan()!, step);
   }
 }
 
