@@ -1,5 +1,6 @@
 import { devicesRun } from '../core/testing/three-devices.js';
 import { extremeHouses } from '../core/testing/extreme-houses.js';
+import { plannedHouses } from '../core/testing/planned-houses.js';
 import { hostileRun } from '../core/testing/hostile-archives.js';
 
 /** What of the soak needs no browser. Ends with 1 when anything broke. */
@@ -19,8 +20,10 @@ const houses = extremeHouses(count('SOAK_HOUSES'), seed);
 console.log(`extreme houses: ${houses.opened} opened`);
 const histories = devicesRun(count('SOAK_HISTORIES'), seed);
 console.log('histories of three devices: done');
+const plans = plannedHouses(count('SOAK_PLANS'), seed);
+console.log(`planned houses: ${plans.inTime} of ${plans.wishes} wishes in time`);
 
-const broken = [...archives.broken, ...houses.broken, ...histories.broken];
+const broken = [...archives.broken, ...houses.broken, ...histories.broken, ...plans.broken];
 broken.slice(0, 20).forEach((line) => {
   console.log(`BROKEN ${line}`);
 });

@@ -6,7 +6,7 @@ import { say } from './say.mjs';
 /** How many of each; less for a try: SOAK_KILLS=30 SOAK_ARCHIVES=500 SOAK_HISTORIES=500 npm run soak */
 const KILLS = process.env.SOAK_KILLS ?? '500';
 
-/** Hours of what `npm test` does for a minute: hostile archives, histories of three devices, kills in mid-write. */
+/** Hours of what `npm test` does for a minute: hostile archives, histories of three devices, plans of any houses, kills in mid-write. */
 export async function soak() {
   await ensureChromium();
   const seed = process.env.SOAK_SEED ?? String(Date.now() % 1_000_000);

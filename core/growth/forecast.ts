@@ -153,7 +153,7 @@ export function checkedPrior(prior = ANY_GRAIN): ColonizationPrior {
 }
 
 /** A species' range is that of a vessel; the batch's own is what its vessels do not differ by. */
-function batchPrior(prior: ColonizationPrior): LogNormal {
+export function batchPrior(prior: ColonizationPrior): LogNormal {
   const { fullDay, low, high } = checkedPrior(prior);
   const sigma = Math.log(high / low) / (2 * TENTH_Z);
   const LEAST = 0.03;

@@ -1,8 +1,8 @@
 import type { Random } from '../record/new-id.js';
-import { normalBelow } from '../base/normal.js';
 import { normalDraw } from '../base/normal-draw.js';
 import type { BlockOutlook } from './outlook.js';
 import type { OwnFigure } from './own-figure.js';
+import { makingCourse, openedLateDays, type Making, type MakingCourse } from './run-late.js';
 
 /** Blocks that are opened on one day. */
 export interface BlocksOpened {
@@ -28,18 +28,18 @@ export interface OpeningsWish {
   /** Dry mass of a block, g. */
   readonly dryG: number;
   readonly outlook: BlockOutlook;
+  /** How the blocks come to be; left out where they are there and firm. */
+  readonly making?: Making;
 }
 
 /** Openings on more than so many days are no plan any more. Our choice. */
 const MOST_WAVES = 3;
 /** More blocks a day than any home opens. Our choice. */
-const MOST_BLOCKS = 40;
-/** Enough for 8 in 10 to be told to one or two of a hundred. */
-const DRAWS = 600;
+export const MOST_BLOCKS = 40;
+/** Enough for 8 in 10 to be told to about one of a hundred. */
+const DRAWS = 1000;
 /** "Likely" is 8 in 10. */
 const LIKELY = 0.8;
-/** Chances that differ by less are one. */
-const AS_GOOD = 1e-6;
 /** A day is tried in steps of a quarter. */
 const STEP_DAYS = 0.25;
 
@@ -51,8 +51,9 @@ const STEP_DAYS = 0.25;
  */
 export function openingsFor(wish: OpeningsWish, random: Random): Openings {
   const { massG, certainty } = wish;
-  const tried = Array.from({ length: MOST_WAVES }, (_, i) => new Tried(daysBefore(wish, i + 1)));
-  const batches = Array.from({ length: DRAWS }, () => [normalDraw(random), normalDraw(random)] as const);
+  const courses = Array.from({ length: DRAWS }, () => courseOf(wish, random));
+  const cutDays = courses.map((course) => blockOf(wish, course, random).day).sort((a, b) => a - b);
+  const tried = Array.from({ length: MOST_WAVES }, (_, i) => new Tried(daysBefore(wish, cutDays, i + 1)));
   let best: Openings | undefined;
   // One block more for each opening, until no way of opening could do with fewer.
   for (let blocks = 1; blocks <= MOST_BLOCKS; blocks += 1) {
@@ -61,9 +62,9 @@ export function openingsFor(wish: OpeningsWish, random: Random): Openings {
       break;
     }
     const waves = Math.max(...left.map((t) => t.days.length));
-    batches.forEach((batch, draw) => {
+    courses.forEach((course, draw) => {
       for (let wave = 0; wave < waves; wave += 1) {
-        const block = blockOf(wish, batch, random);
+        const block = blockOf(wish, course, random);
         left.forEach((t) => {
           t.add(draw, wave, block, wish.coldDays);
         });
@@ -86,10 +87,10 @@ export function openingsFor(wish: OpeningsWish, random: Random): Openings {
 export function likelyGramsOf(wish: OpeningsWish, openings: Openings['openings'], random: Random): number {
   const way = new Tried(openings.map((o) => o.daysBefore));
   for (let draw = 0; draw < DRAWS; draw += 1) {
-    const batch = [normalDraw(random), normalDraw(random)] as const;
+    const course = courseOf(wish, random);
     openings.forEach(({ blocks }, wave) => {
       for (let i = 0; i < blocks; i += 1) {
-        way.add(draw, wave, blockOf(wish, batch, random), wish.coldDays);
+        way.add(draw, wave, blockOf(wish, course, random), wish.coldDays);
       }
     });
   }
@@ -114,21 +115,35 @@ class Tried {
   }
 }
 
-/** What a block brings, and how many days after it was opened. */
+/** What a batch of blocks has in common, in standard deviations from the middle. */
+interface Course {
+  readonly yield: number;
+  readonly day: number;
+  readonly making: MakingCourse | undefined;
+}
+
+function courseOf({ making }: OpeningsWish, random: Random): Course {
+  return {
+    yield: normalDraw(random),
+    day: normalDraw(random),
+    making: making && makingCourse(making, random),
+  };
+}
+
+/** What a block brings, and how many days after it was to be opened. */
 interface Block {
   readonly massG: number;
   readonly day: number;
 }
 
-function blockOf(
-  { dryG, outlook }: OpeningsWish,
-  [yieldOfBatch, dayOfBatch]: readonly [number, number],
-  random: Random,
-): Block {
-  const one = (figure: OwnFigure, batch: number) =>
-    figure.middle * Math.exp(figure.batchSigma * batch + figure.vesselSigma * normalDraw(random));
-  const massG = random() < outlook.lostShare ? 0 : dryG * one(outlook.firstFlush, yieldOfBatch);
-  return { massG, day: one(outlook.harvestDay, dayOfBatch) };
+function blockOf({ dryG, outlook, making }: OpeningsWish, course: Course, random: Random): Block {
+  const massG = random() < outlook.lostShare ? 0 : dryG * drawn(outlook.firstFlush, course.yield, random);
+  const lateDays = making && course.making ? openedLateDays(making, course.making, random) : 0;
+  return { massG, day: lateDays + drawn(outlook.harvestDay, course.day, random) };
+}
+
+function drawn({ middle, batchSigma, vesselSigma }: OwnFigure, batch: number, random: Random): number {
+  return middle * Math.exp(batchSigma * batch + vesselSigma * normalDraw(random));
 }
 
 function chanceOf(thereG: Float64Array, massG: number): number {
@@ -154,18 +169,26 @@ export function blocksOf({ openings }: Pick<Openings, 'openings'>): number {
   return openings.reduce((sum, o) => sum + o.blocks, 0);
 }
 
-/** Days before the wanted one on which to open, so that what keeps cold between them covers most of the range. */
-function daysBefore({ coldDays, outlook: { harvestDay } }: OpeningsWish, waves: number): readonly number[] {
-  const sigma = Math.hypot(harvestDay.batchSigma, harvestDay.vesselSigma);
+/**
+ * Days before the wanted one on which to open, so that what keeps cold between them covers most of the range.
+ *
+ * @param cutDays drawn days from opening until it is cut, in order
+ */
+function daysBefore(
+  { coldDays }: Pick<OpeningsWish, 'coldDays'>,
+  cutDays: readonly number[],
+  waves: number,
+): readonly number[] {
   const span = Math.max(1, coldDays);
-  const below = (day: number) => (day <= 0 ? 0 : normalBelow(Math.log(day / harvestDay.middle) / sigma));
   const tried: { from: number; covered: number }[] = [];
-  for (let from = 0; from <= harvestDay.middle; from += STEP_DAYS) {
-    tried.push({ from, covered: below(from + waves * span) - below(from) });
+  const middle = cutDays[cutDays.length >> 1]!;
+  for (let from = 0; from <= middle; from += STEP_DAYS) {
+    const to = from + waves * span;
+    tried.push({ from, covered: cutDays.filter((day) => day >= from && day <= to).length });
   }
   const most = Math.max(...tried.map((t) => t.covered));
   // Where several are as good, the middle of them.
-  const best = tried.filter((t) => t.covered > most - AS_GOOD);
+  const best = tried.filter((t) => t.covered === most);
   const from = best[best.length >> 1]?.from ?? 0;
   return Array.from({ length: waves }, (_, i) => Math.round(from + (waves - i) * span));
 }

@@ -9,11 +9,14 @@ import type { Limits, Taken } from '../schedule/limits.js';
 import { putByHand, type ByHand, type ScheduleByHand } from '../schedule/by-hand.js';
 import { scheduleTasks } from '../schedule/schedule.js';
 import { lengthMs, type Slot, type Task } from '../schedule/task.js';
+import { USUAL_SPAWN_SHARE } from '../growth/dose-rate.js';
+import { runDaysHere } from '../house/derive/own-runs.js';
 import type { House } from '../house/derive/house.js';
 import type { Kitchen, Supper } from './kitchen.js';
-import { openingsFor, type Openings, type OpeningsWish } from './openings.js';
+import { MOST_BLOCKS, openingsFor, type Openings, type OpeningsWish } from './openings.js';
 import { blockOutlook } from './outlook.js';
 import { recipeOf, type Recipe } from './recipe.js';
+import { runGiven } from './run-late.js';
 import { stepsOfSupper, type NotPlanned, type PlannedStep } from './steps-of-supper.js';
 import { WhatIsThere } from './what-is-there.js';
 
@@ -105,12 +108,26 @@ export function planSuppers(
 
 /** What the number of blocks is reckoned from. @throws CoreError where species, formula or vessel are missing */
 export function openingsWishOf(supper: Supper, house: House): OpeningsWish {
+  const { massG, coldDays, certainty } = supper;
+  const { bulk, grain } = recipeOf(supper, house);
+  const species = speciesOf(supper, house);
+  const outlook = blockOutlook(house, species);
+  // So many as weigh enough in the middle: how slow the slowest jar is hardly depends on how many there are.
+  const blocks = Math.ceil(
+    massG / (bulk.each.dryMatterG * outlook.firstFlush.middle * (1 - outlook.lostShare)),
+  );
+  const spawnG = Math.min(blocks, MOST_BLOCKS) * bulk.each.vesselWetG * USUAL_SPAWN_SHARE;
   return {
-    massG: supper.massG,
-    coldDays: supper.coldDays,
-    certainty: supper.certainty,
-    dryG: recipeOf(supper, house).bulk.each.dryMatterG,
-    outlook: blockOutlook(house, speciesOf(supper, house)),
+    massG,
+    coldDays,
+    certainty,
+    outlook,
+    dryG: bulk.each.dryMatterG,
+    making: {
+      grain: runGiven(runDaysHere(house, species, 'grain')),
+      bulk: runGiven(runDaysHere(house, species, 'bulk')),
+      jars: Math.ceil(spawnG / grain.each.vesselWetG),
+    },
   };
 }
 

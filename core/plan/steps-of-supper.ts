@@ -6,15 +6,14 @@ import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.js';
 import { USUAL_SPAWN_SHARE, quickerByDose } from '../growth/dose-rate.js';
 import { firmDayAfter } from '../growth/milestones.js';
 import { runDaysHere } from '../house/derive/own-runs.js';
-import { placesInUse } from '../house/places.js';
-import { roomShareOf } from '../house/room.js';
-import type { Place, Species, Stage } from '../record/definitions.js';
+import type { Species, Stage } from '../record/definitions.js';
 import type { STEP_KINDS } from '../record/wish.js';
 import type { Task, Use, Wait } from '../schedule/task.js';
 import { cookLoads, type CookLoad } from './cook-loads.js';
 import type { Kitchen, Supper } from './kitchen.js';
 import { blocksOf, type Openings } from './openings.js';
 import type { MediumChoice, Recipe } from './recipe.js';
+import { standingOf, type StandingUse } from './standing.js';
 import type { OnHand, WhatIsThere } from './what-is-there.js';
 import {
   COOKED_KEEPS_MS,
@@ -60,8 +59,11 @@ const FILL_OF: Readonly<Record<Exclude<Stage, 'agar'>, StepKind>> = {
   grain: 'fillGrain',
   bulk: 'mixBlocks',
 };
-/** A block is opened on its day, or so much before or after it: chances hardly change by that. Our choice. */
-const OPEN_WITHIN_MS = 1.5 * DAY_MS;
+/**
+ * A block is opened in the evening of its day, or so much before: what is placed as late as it may be would all be opened late
+ * otherwise, and fewer would bear in time. Our choice.
+ */
+const OPEN_WITHIN = { beforeMs: 2.5 * DAY_MS, afterMs: DAY_MS / 2 } as const;
 const HANDS_USE: Use = { of: HANDS_OF, share: 1 };
 
 /** Everything that has to be done for a supper, beyond what is there. */
@@ -103,16 +105,16 @@ class Chain {
       const atMs = dayOf(daysBefore);
       const open = this.add('open', opened, HANDS.open, {
         key: `open ${i + 1}`,
-        due: { fromMs: atMs - OPEN_WITHIN_MS, byMs: atMs + OPEN_WITHIN_MS },
+        due: { fromMs: atMs - OPEN_WITHIN.beforeMs, byMs: atMs + OPEN_WITHIN.afterMs },
         fromMs: Math.max(0, ...blocks.map((b) => b.fromMs)),
-        after: spawned === undefined ? [] : [this.blockRun(spawned, opened)],
+        after: spawned === undefined ? [] : [this.blockRun(spawned, opened, count)],
         from: blocks,
       });
       const cut = { fromMs: supper.byMs - Math.max(1, supper.coldDays) * DAY_MS, byMs: supper.byMs };
       this.add('cut', opened, HANDS.cut, {
         key: `cut ${i + 1}`,
         due: cut,
-        after: [{ key: open, ms: HOUR_MS, stands: this.stands('fruit', this.recipe.bulk, opened) }],
+        after: [{ key: open, ms: HOUR_MS, stands: this.stands('fruit', this.recipe.bulk, opened, count) }],
       });
     });
     return this.noCooker ?? this.made;
@@ -144,7 +146,7 @@ class Chain {
     return this.kitchen.spawnShare ?? USUAL_SPAWN_SHARE;
   }
 
-  private blockRun(key: string, count: number): Wait & { range: Range } {
+  private blockRun(key: string, count: number, all: number): Wait & { range: Range } {
     const range = this.blockDays();
     const keepsMs = keepsDays('bulk', 'room').low * DAY_MS;
     return {
@@ -152,7 +154,7 @@ class Chain {
       ms: range.high,
       mostMs: range.high + keepsMs,
       range,
-      stands: this.stands('run', this.recipe.bulk, count),
+      stands: this.stands('run', this.recipe.bulk, count, all),
     };
   }
 
@@ -360,11 +362,16 @@ class Chain {
     return key;
   }
 
-  /** The share of a place that so many take; nothing where nobody said how much stands there. */
-  private stands(use: Place['use'], { vessel }: MediumChoice, count: number): readonly Use[] {
-    const place = placesInUse(this.kitchen.house, use)[0];
-    const share = place === undefined ? 0 : count * roomShareOf(place, vessel.kind);
-    return place === undefined || share === 0 ? [] : [{ of: `place ${place.id}`, share: Math.min(1, share) }];
+  /**
+   * The share of a place that so many take; nothing where nobody said how much stands there.
+   *
+   * @param all how many there are of the supper: more than a place holds fill it, and `placesTooSmall` tells so
+   */
+  private stands(use: StandingUse, medium: MediumChoice, count: number, all = count): readonly Use[] {
+    const standing = standingOf(this.kitchen.house, use, medium.vessel, all);
+    return standing === undefined
+      ? []
+      : [{ of: `place ${standing.place.id}`, share: (Math.min(1, standing.share) * count) / all }];
   }
 }
 

@@ -55,10 +55,23 @@ export class Bookings {
     const taken = this.during(slot, of);
     // Most is taken where one begins, or at the beginning of what is asked for.
     const isTooMuch = [slot.startMs, ...taken.map((b) => Math.max(b.startMs, slot.startMs))].some(
-      (atMs) =>
-        taken.reduce((sum, b) => (b.startMs <= atMs && b.endMs > atMs ? sum + b.share : sum), 0) + share >
-        1 + ROUNDING,
+      (atMs) => sharesAt(taken, atMs) + share > 1 + ROUNDING,
     );
     return isTooMuch ? taken : [];
   }
+
+  /** Whether there is enough for all that is asked for, each beside the others. */
+  isRoomFor(asked: readonly (Slot & Use)[]): boolean {
+    return asked.every((one) => {
+      const beside = [...this.during(one, one.of), ...asked.filter((a) => a.of === one.of)];
+      return beside.every(({ startMs }) => {
+        const atMs = Math.max(startMs, one.startMs);
+        return atMs >= one.endMs || sharesAt(beside, atMs) <= 1 + ROUNDING;
+      });
+    });
+  }
+}
+
+function sharesAt(taken: readonly (Slot & Use)[], atMs: number): number {
+  return taken.reduce((sum, b) => (b.startMs <= atMs && b.endMs > atMs ? sum + b.share : sum), 0);
 }

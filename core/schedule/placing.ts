@@ -196,10 +196,10 @@ export class Placing {
   /** Whether what would stand before or after a task that begins at a time has its room. */
   hasStandingRoom(task: Task, startMs: number): boolean {
     const slot = { startMs, endMs: startMs + lengthMs(task) };
-    return this.standings(task.key, slot).every(({ before, after, stands }) => {
-      const time = { startMs: before.endMs, endMs: after.startMs };
-      return stands.every((use) => this.bookings.against(time, use).length === 0);
-    });
+    const standing = this.standings(task.key, slot).flatMap(({ before, after, stands }) =>
+      stands.map((use) => ({ ...use, startMs: before.endMs, endMs: after.startMs })),
+    );
+    return this.bookings.isRoomFor(standing);
   }
 
   /**

@@ -224,6 +224,20 @@ describe('a schedule', () => {
     expect(full.lateMs.get('supper')).toBe(DAY);
     expect([at(full, 'sow'), at(full, 'open')]).toEqual(['12-08T18:00', '12-09T19:00']);
   });
+
+  it('counts all that would stand in a place at once, also where it is begun at once', () => {
+    const run = (share: number): Task[] => [
+      task('spawn'),
+      ...['open 1', 'open 2'].map((key) =>
+        task(key, {
+          after: [{ key: 'spawn', ms: DAY, stands: [{ of: 'shelf', share }] }],
+          due: by(day(9)),
+        }),
+      ),
+    ];
+    expect(scheduleTasks(run(0.5), limits()).lateMs.get('supper')).toBe(0);
+    expect(scheduleTasks(run(0.6), limits()).lateMs.get('supper')).toBe(Infinity);
+  });
 });
 
 describe('a task that is moved', () => {

@@ -40,9 +40,10 @@ export class Bursts {
     }
     if (event.key === 'Enter' && this.held.length >= LEAST_LETTERS) {
       const text = this.held.map((h) => h.key).join('');
+      const isRead = this.tasks.add();
       this.clear();
       event.preventDefault();
-      void this.read(text);
+      void this.read(text).finally(isRead);
       return;
     }
     const isFirst = this.held.length === 0;

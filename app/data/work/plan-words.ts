@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import {
   DAY_MS,
   blocksOf,
+  placesTooSmall,
   type Broken,
   type House,
   type Supper,
@@ -184,6 +185,14 @@ export function bindingWords({ binding, lateDays, supper }: SupperPlan, house: H
       return `${limitWords(binding.of, house)} is what it waits for: with more of that ${sooner}.`;
     }
   }
+}
+
+/** Places that do not hold what a plan puts there, a sentence each. */
+export function tooSmallWords(plan: SupperPlan, house: House): readonly string[] {
+  return placesTooSmall(plan, house).map(({ place, vessel, count, share }) => {
+    const most = Math.floor(count / share + 1e-6);
+    return `${vesselCount(count, vessel)} do not go into the ${place.name.toLowerCase()}, which holds ${most}: it is planned full, and the others stand elsewhere.`;
+  });
 }
 
 /** A step of any plan, by its key. */

@@ -16,6 +16,7 @@ import {
   marginWords,
   refusedWords,
   stepWords,
+  tooSmallWords,
   verdictOf,
   titleOf,
   whyWords,
@@ -65,6 +66,9 @@ const MOST_STEPS = 6;
       </div>
       <p class="verdict">{{ verdict() }}</p>
       @if (waitsFor(); as words) {
+        <p>{{ words }}</p>
+      }
+      @for (words of tooSmall(); track words) {
         <p>{{ words }}</p>
       }
       @if (rows().length > 0) {
@@ -203,6 +207,10 @@ export class SupperCard {
   protected readonly waitsFor = computed(() => {
     const plan = this.plan();
     return plan === undefined ? '' : bindingWords(plan, this.house());
+  });
+  protected readonly tooSmall = computed(() => {
+    const plan = this.plan();
+    return plan === undefined ? [] : tooSmallWords(plan, this.house());
   });
   protected readonly isLate = computed(() => (this.plan()?.lateDays ?? Infinity) > 0);
   protected readonly most = MOST_STEPS;
