@@ -3,6 +3,7 @@ import { cpus, totalmem } from 'node:os';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { boardTimes } from './bench-board.mjs';
 import { cultureTimes } from './bench-cultures.mjs';
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
@@ -120,6 +121,7 @@ async function browserRows(executablePath) {
   const places = await timePlaces(context, origin);
   const cultures = await cultureTimes(browser, origin);
   const slider = await sliderTimes(context, origin, SLOWDOWN);
+  const board = await boardTimes(browser, origin, SLOWDOWN);
   const heat = await workerRows(browser);
   await browser.close();
   await stop(server);
@@ -149,6 +151,17 @@ async function browserRows(executablePath) {
       aim: 'at most 100 ms',
     },
     ...cultures.map(({ what, times, aim }) => ({ ...row(what, times), aim })),
+    {
+      ...row(
+        `all of some 170 batches under way on the board, CPU slowed ${SLOWDOWN}×: longest task`,
+        board.drawn,
+      ),
+      aim: 'at most 50 ms',
+    },
+    {
+      ...row(`the board from half a year to a month, CPU slowed ${SLOWDOWN}×: longest task`, board.zoomed),
+      aim: 'at most 50 ms',
+    },
     row(`first paint of the Shelf, demo data, CPU slowed ${SLOWDOWN}×, no cache`, paints),
     row(`all jars of the Shelf drawn, demo data, CPU slowed ${SLOWDOWN}×, no cache`, shelves),
   ];

@@ -43,6 +43,20 @@ function manyRounds(count: number): Records {
   }
   // The oldest first, as they would have been written.
   rounds.reverse();
+  return joined(base, rounds);
+}
+
+/** The household so often that many batches are under way at once, a few hours apart; with what it wants. */
+export function runningHouse(rounds: number, nowMs: number): Records {
+  const base = hollinRow(nowMs, nowMs - 10 * 3_600_000);
+  const more = Array.from({ length: rounds - 1 }, (_, i) =>
+    movedRound(base, i + 1, (i + 1) * RUNNING_APART_MS, nowMs),
+  );
+  return joined(base, [...more.reverse(), base]);
+}
+const RUNNING_APART_MS = 3_600_000;
+
+function joined(base: Records, rounds: readonly Round[]): Records {
   return {
     ...base,
     batches: rounds.flatMap((r) => r.batches),
@@ -56,12 +70,30 @@ function household(): Records {
   return hollinRow(NOW, NOW - 10 * 3_600_000);
 }
 
-function earlierRound(base: Records, n: number): Pick<Records, 'batches' | 'vessels' | 'cooks' | 'entries'> {
-  const random = seededRandom(1000 + n);
+type Round = Pick<Records, 'batches' | 'vessels' | 'cooks' | 'entries'>;
+
+function earlierRound(base: Records, n: number): Round {
   const shiftMs = n * ROUND_DAYS * DAY_MS;
+  const round = movedRound(base, n, shiftMs, NOW);
+  const random = seededRandom(n);
+  const endMs = NOW - shiftMs;
+  const ends = round.batches.map((batch): Entry => ({
+    id: newId(endMs, random) as EntryId,
+    schemaVersion: 1,
+    at: new Date(endMs).toISOString(),
+    notedAt: new Date(endMs).toISOString(),
+    kind: 'putAway',
+    batchId: batch.id,
+  }));
+  return { ...round, entries: [...round.entries, ...ends] };
+}
+
+/** All of a household as it was so much earlier, under numbers of its own. */
+function movedRound(base: Records, n: number, shiftMs: number, nowMs: number): Round {
+  const random = seededRandom(1000 + n);
   const ids = new Map<string, string>();
   const own = [...base.batches, ...base.vessels, ...base.cooks, ...base.entries];
-  own.forEach((row) => ids.set(row.id, newId(NOW - shiftMs, random)));
+  own.forEach((row) => ids.set(row.id, newId(nowMs - shiftMs, random)));
   const moved = <R extends object>(row: R): R => {
     const text = JSON.stringify(row, (key, value: unknown) =>
       typeof value !== 'string'
@@ -77,21 +109,11 @@ function earlierRound(base: Records, n: number): Pick<Records, 'batches' | 'vess
     ...moved(row),
     number: row.number + 100 * n,
   });
-  const batches = base.batches.map(numbered);
-  const endMs = NOW - shiftMs;
-  const ends = batches.map((batch): Entry => ({
-    id: newId(endMs, random) as EntryId,
-    schemaVersion: 1,
-    at: new Date(endMs).toISOString(),
-    notedAt: new Date(endMs).toISOString(),
-    kind: 'putAway',
-    batchId: batch.id,
-  }));
   return {
-    batches,
+    batches: base.batches.map(numbered),
     vessels: base.vessels.map(moved),
     cooks: base.cooks.map(numbered),
-    entries: [...base.entries.map((e): Entry => moved(e)), ...ends],
+    entries: base.entries.map((e): Entry => moved(e)),
   };
 }
 

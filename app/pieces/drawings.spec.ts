@@ -73,6 +73,17 @@ describe('drawings', () => {
     expect(left('.now')).toEqual(['100%']);
     await line.set('toMs', 1000);
     expect(left('.after')).toEqual(['10%']);
+    const label = (fromMs: number, words: string) => ({
+      fromMs,
+      toMs: fromMs + 10,
+      label: words,
+      due: false,
+    });
+    await line.set('model', { ...model, bands: [label(80, 'shake'), label(120, 'full')] });
+    const words = () => [...line.host.querySelectorAll('.text')].map((el) => el.textContent);
+    expect(words()).withContext('the next band would cover the first word').toEqual(['full']);
+    await line.set('model', { ...model, bands: [label(80, 'shake'), label(400, 'full')] });
+    expect(words()).toEqual(['shake', 'full']);
   });
 
   it('the cook’s curve names each step in a row of its own, those ahead with a dotted line', async () => {

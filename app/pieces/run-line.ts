@@ -10,7 +10,7 @@ import type { RunLineModel } from '../data/views/run-line-model';
     <div class="track" role="img" [attr.aria-label]="model().words">
       <span class="expected" [style.left.%]="to(nowMs())" [style.width.%]="to(lastMs()) - to(nowMs())"></span>
       <span class="been" [style.left.%]="to(firstMs())" [style.width.%]="to(nowMs()) - to(firstMs())"></span>
-      @for (band of model().bands; track band.label) {
+      @for (band of model().bands; track band.label; let i = $index) {
         <span
           class="band"
           [class.due]="band.due"
@@ -21,7 +21,7 @@ import type { RunLineModel } from '../data/views/run-line-model';
             <span class="text">{{ band.label }}</span>
           }
         </span>
-        @if (labels() && !inside(band.fromMs, band.toMs)) {
+        @if (labels() && !inside(band.fromMs, band.toMs) && hasRoomAfter(i)) {
           <span
             class="text"
             [class]="sideOf(band.toMs)"
@@ -167,6 +167,12 @@ export class RunLine {
   /** A label that would run over the end of the line stands before its band. */
   protected sideOf(toMs: number): 'before' | 'after' {
     return 1 - this.to(toMs) / 100 > RunLine.ROOM_SHARE ? 'after' : 'before';
+  }
+
+  /** A word that the next band would cover is left out: that one has its own. */
+  protected hasRoomAfter(index: number): boolean {
+    const [band, next] = this.model().bands.slice(index, index + 2);
+    return next === undefined || this.width(band!.toMs, next.fromMs) / 100 > RunLine.ROOM_SHARE / 2;
   }
 
   protected inside(fromMs: number, toMs: number): boolean {

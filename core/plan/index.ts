@@ -52,7 +52,7 @@ export { blockOutlook, type BlockOutlook } from './outlook.js';
 export { ownFigure, type OwnFigure, type UsualFigure } from './own-figure.js';
 export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';
 export type { NotPlanned, Range, StepKind } from './steps-of-supper.js';
-export { HANDS_OF } from './work-times.js';
+export { HANDS_OF, POWER_OF } from './work-times.js';
 export { shoppingByDay, type Purchase, type ShopDay } from './to-buy.js';
 export { placesTooSmall, type StandingThere } from './standing.js';
 export { takenNow } from './taken-now.js';

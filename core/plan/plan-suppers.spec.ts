@@ -1,9 +1,13 @@
 import {
+  POWER_OF,
+  USUAL_WEEK,
   blocksOf,
   buildHouse,
+  defaultHousehold,
   hollinRow,
   placesTooSmall,
   shippedDefinitions,
+  type Household,
   type StepInPlan,
   type SupperPlan,
 } from '../index.js';
@@ -132,6 +136,19 @@ describe('wishes of one house', () => {
         .map((f) => f.view.code);
     const [a, b] = suppers.map(taken);
     expect(a!.filter((code) => b!.includes(code)).length).toBeLessThanOrEqual(1);
+  });
+
+  it('take the power of one cooker for as long as one is on, where only one is to be', () => {
+    const usual = defaultHousehold('2026-01-01T00:00:00.000Z');
+    const powerOf = (household: Household) =>
+      plannedIn(emptyHouse({ household: [household] }), [wantedSupper()])
+        .suppers.flatMap((s) => s.steps.filter((t) => t.load !== undefined))
+        .map(({ task }) => task.parts.map((p) => p.uses.some((u) => u.of === POWER_OF && u.share === 1)));
+    const one = powerOf({ ...usual, freeTime: { ...USUAL_WEEK, oneCooker: true } });
+    expect(one.length).toBeGreaterThan(1);
+    // Not while it is loaded, nor once it cools.
+    expect(one.every((parts) => parts.join() === 'false,true,false')).toBeTrue();
+    expect(powerOf(usual).flat().includes(true)).toBeFalse();
   });
 
   it('that come too soon take what is there too, since anything new takes longer', () => {

@@ -13,7 +13,7 @@ import { sumsOf, type PlanSums } from './plan-sums.js';
 import { recipeOf, type Recipe } from './recipe.js';
 import { stepsOfSupper, type NotPlanned, type PlannedStep } from './steps-of-supper.js';
 import { WhatIsThere } from './what-is-there.js';
-import { HANDS_OF } from './work-times.js';
+import { HANDS_OF, POWER_OF } from './work-times.js';
 
 /** So much that is wanted again and again. */
 export interface SteadyWish {
@@ -89,7 +89,7 @@ export function steadySupply(
   const freeHours = spans.free.reduce((sum, s) => sum + (s.endMs - s.startMs), 0) / 60 / MINUTE_MS;
   const uses = [
     { of: HANDS_OF, share: freeHours === 0 ? Infinity : sums.handHours / freeHours },
-    ...cookerUses(rounds, spans),
+    ...cookerUses(rounds, spans, week.oneCooker === true),
     ...placeUses(rounds),
   ].sort((a, b) => b.share - a.share);
   const massGPerWeek = rounds.reduce((sum, r) => sum + r.supper.massG * r.perWeek, 0);
@@ -123,7 +123,11 @@ function weekDays(): readonly LocalDay[] {
 }
 
 /** Firings that are asked for against those that fit into a week, each with the work before it. */
-function cookerUses(rounds: readonly Round[], spans: Parameters<typeof howOften>[1]): SteadyUse[] {
+function cookerUses(
+  rounds: readonly Round[],
+  spans: Parameters<typeof howOften>[1],
+  isOneAtATime: boolean,
+): SteadyUse[] {
   const fired = rounds.flatMap(({ steps, perWeek }) =>
     steps.flatMap((step) => {
       const fill = steps.find((s) => s.task.key === step.task.after[0]?.key);
@@ -138,7 +142,7 @@ function cookerUses(rounds: readonly Round[], spans: Parameters<typeof howOften>
           ];
     }),
   );
-  return [...groupBy(fired, (f) => f.of)].map(([of, all]) => ({
+  const uses = [...groupBy(fired, (f) => f.of)].map(([of, all]) => ({
     of,
     share: all.reduce((sum, { parts, perWeek }) => {
       const task: Task = { key: of, goal: of, parts, after: [] };
@@ -146,6 +150,10 @@ function cookerUses(rounds: readonly Round[], spans: Parameters<typeof howOften>
       return sum + (fits === 0 ? Infinity : perWeek / fits);
     }, 0),
   }));
+  // Where only one is on at a time, each waits for the others.
+  return isOneAtATime && uses.length > 1
+    ? [...uses, { of: POWER_OF, share: uses.reduce((sum, u) => sum + u.share, 0) }]
+    : uses;
 }
 
 /** What stands on average, since each round begins before the one before has left. */

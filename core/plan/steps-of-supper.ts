@@ -22,6 +22,7 @@ import {
   HANDS_OF,
   ORDERED_MS,
   PASTEURIZING,
+  POWER_OF,
   SOAK,
   handMinutes,
   roundedUp,
@@ -298,6 +299,8 @@ class Chain {
     const { cook, appliance, count, share } = load;
     const fill = this.add(FILL_OF[stage], count, hands, { key: `fill ${name}`, after, medium });
     const inCooker: Use = { of: `cooker ${appliance.id}`, share: 1 };
+    const isOneAtATime = this.kitchen.house.household?.freeTime?.oneCooker === true;
+    const whileOn = isOneAtATime ? [inCooker, { of: POWER_OF, share: 1 }] : [inCooker];
     const attendedMin = roundedUp(cook.comeUpMinutes + cook.ventMinutes + cook.holdMinutes);
     const key = `${this.supper.key} ${name}`;
     this.made.push({
@@ -312,7 +315,7 @@ class Chain {
         goal: this.supper.key,
         parts: [
           { minutes: HANDS.load.once, within: 'free', uses: [HANDS_USE, inCooker] },
-          { minutes: attendedMin, within: 'awake', uses: [inCooker] },
+          { minutes: attendedMin, within: 'awake', uses: whileOn },
           { minutes: roundedUp(cook.openAfterMinutes), uses: [inCooker] },
         ],
         after: [{ key: fill, ms: 0, mostMs: FILLED_KEEPS_MS }],

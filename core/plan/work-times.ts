@@ -23,6 +23,9 @@ export const HANDS = {
 /** What only one pair of does a thing with at a time. */
 export const HANDS_OF = 'hands';
 
+/** What only one cooker has at a time, where no two are to be on at once. */
+export const POWER_OF = 'power';
+
 /** Longer pieces of work than this are done in turns, by which nobody plans. Our choice. */
 const MOST_MINUTES = 180;
 const STEP_MIN = 5;

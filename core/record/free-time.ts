@@ -28,6 +28,8 @@ export const WeekPattern = z.strictObject({
   quietFromMinute: z.number().int().min(0).max(MOST_MINUTE),
   /** The weekday on which one shops, 0 is Monday; Saturday if left out. */
   shopDay: z.number().int().min(0).max(6).optional(),
+  /** Two cookers are never on at once: one circuit, or one pair of eyes. */
+  oneCooker: z.literal(true).optional(),
 });
 export type WeekPattern = z.infer<typeof WeekPattern>;
 

@@ -5,6 +5,7 @@ import {
   hollinRow,
   seededRandom,
   shippedDefinitions,
+  type Household,
   type Random,
   type Records,
   type Supper,
@@ -49,7 +50,10 @@ function anyRecords(full: Records, random: Random): Records {
   const shipped = shippedDefinitions();
   const base: Records = isSo(0.4, random)
     ? full
-    : { ...shipped, household: [{ ...defaultHousehold(UPDATED), altitudeM: upTo(3000, random) }] };
+    : {
+        ...shipped,
+        household: [{ ...defaultHousehold(UPDATED), altitudeM: upTo(3000, random), ...anyPower(random) }],
+      };
   return {
     ...base,
     appliances: base.appliances
@@ -66,6 +70,10 @@ function anyRecords(full: Records, random: Random): Records {
       isSo(0.5, random) ? { ...place, roomFor: {}, holds: 1 + upTo(20, random) } : place,
     ),
   };
+}
+
+function anyPower(random: Random): Pick<Household, 'freeTime'> {
+  return isSo(0.3, random) ? { freeTime: { ...USUAL_WEEK, oneCooker: true } } : {};
 }
 
 function anySuppers(random: Random): readonly Supper[] {

@@ -259,7 +259,9 @@ export function limitWords(of: string, house: House): string {
   const id = of.slice(of.indexOf(' ') + 1);
   const place = house.placeById.get(id)?.name;
   const cooker = house.records.appliances.find((a) => a.id === id)?.name;
-  const named = { hands: 'Time to work', box: 'The box', bath: 'The bath' }[of];
+  const named = { hands: 'Time to work', box: 'The box', bath: 'The bath', power: 'Power for one cooker' }[
+    of
+  ];
   return (
     named ??
     (of.startsWith('place ')

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { addDays, format, startOfDay } from 'date-fns';
-import { DAY_MS, MINUTE_MS, isOn, isRunFull, type BatchView } from '../../../core/index';
+import { DAY_MS, MINUTE_MS, isOn } from '../../../core/index';
 import { HouseStore } from '../../data/store/house-store';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
+import { isUnderWay, underWayWords } from '../../data/views/under-way';
 import { Time } from '../../data/clock/time';
 import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
@@ -50,7 +51,7 @@ export class WhereItFalls {
     const running = house.inHand.filter(isUnderWay).reverse().slice(0, MOST_LINES);
     return running.map((view) => ({
       code: view.code,
-      words: lineWords(view),
+      words: underWayWords(view),
       model: runLineOf(view, house, this.nowMs()),
     }));
   });
@@ -65,22 +66,4 @@ export class WhereItFalls {
       on.cook.openAfterMinutes * MINUTE_MS;
     return `The ${appliance.toLowerCase()} is free from about ${shortTime(freeMs, this.nowMs())}.`;
   });
-}
-
-function isUnderWay(view: BatchView): boolean {
-  const waiting = (phase: string) =>
-    phase === 'planned' || phase === 'cooking' || phase === 'cooked' || phase === 'opened';
-  return (
-    view.batch.plan !== undefined &&
-    view.vessels.some(
-      (v) =>
-        waiting(v.state.phase) ||
-        (v.state.phase === 'running' && (v.state.place !== 'fridge' || !isRunFull(v))),
-    )
-  );
-}
-
-function lineWords(view: BatchView): string {
-  const standing = view.vessels.filter((v) => v.state.phase !== 'gone').length;
-  return view.species === undefined ? 'not inoculated' : `${view.species.name.toLowerCase()}, ${standing}`;
 }

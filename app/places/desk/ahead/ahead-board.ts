@@ -1,13 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { CdkDrag, type CdkDragMove } from '@angular/cdk/drag-drop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { format, startOfDay } from 'date-fns';
 import { scaleTime } from 'd3-scale';
+import { map } from 'rxjs';
 import {
   DAY_MS,
   HANDS_OF,
   HOUR_MS,
+  POWER_OF,
   loadsOf,
   takenIn,
   type Load,
@@ -19,6 +23,7 @@ import type { MadePlan } from '../../../data/work/supper-planner';
 import { RunLine } from '../../../pieces/run-line';
 import { boardHandles, type BoardHandle } from './board-handles';
 import { PlanTrial } from './plan-trial';
+import { RunningLines } from './running-lines';
 import { supperLine } from './supper-line';
 
 /** How much is to be seen at once. */
@@ -30,10 +35,13 @@ const SPANS = [
 /** Left free before now, as a share of what is seen. */
 const BEFORE_SHARE = 0.03;
 /** Left free behind the last, for the word that stands there. */
-const WORDS_SHARE = 0.2;
+const WORDS_SHARE = 0.26;
+const NARROW = '(max-width: 820px)';
 /** Handles need about this share of a line each. */
-const HANDLE_SHARE = matchMedia('(max-width: 820px)').matches ? 0.11 : 0.032;
+const HANDLE_SHARE = { narrow: 0.11, wide: 0.032 } as const;
 const TICKS = 7;
+/** A word that begins behind this has no room on the line, per cent. */
+const LAST_TICK_AT = 95;
 /** Moved by the day where one sees weeks, by the half hour where one sees one. */
 const SNAP_MS = { day: DAY_MS, halfHour: HOUR_MS / 2 } as const;
 
@@ -53,17 +61,22 @@ interface Line {
 /** All that is wanted on one scale, by wish and by place; a step is moved there, and shows at once what that moves. */
 @Component({
   selector: 'nw-ahead-board',
-  imports: [CdkDrag, MatButton, MatButtonToggle, MatButtonToggleGroup, MatIconButton, RunLine],
+  imports: [CdkDrag, MatButton, MatButtonToggle, MatButtonToggleGroup, MatIconButton, RunLine, RunningLines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ahead-board.html',
-  styleUrl: './ahead-board.scss',
+  styleUrls: ['./board-lines.scss', './ahead-board.scss'],
 })
 export class AheadBoard {
   readonly made = input.required<MadePlan>();
   protected readonly trial = inject(PlanTrial);
   private readonly time = inject(Time);
   protected readonly nowMs = this.time.minute;
-  protected readonly isNarrow = matchMedia('(max-width: 820px)').matches;
+  private readonly breakpoints = inject(BreakpointObserver);
+  /** A phone that is turned is wide at once. */
+  protected readonly isNarrow = toSignal(
+    this.breakpoints.observe(NARROW).pipe(map(({ matches }) => matches)),
+    { initialValue: this.breakpoints.isMatched(NARROW) },
+  );
   protected readonly spans = SPANS;
   protected readonly span = signal<(typeof SPANS)[number]>(SPANS[0]);
   /** Where the time that is seen begins, where somebody turned to it. */
@@ -74,7 +87,7 @@ export class AheadBoard {
   >(undefined);
 
   private readonly plan = computed(() => this.trial.plan() ?? this.made());
-  private readonly house = computed(() => this.made().house);
+  protected readonly house = computed(() => this.made().house);
   private readonly lengthMs = computed(() => {
     const { days } = this.span();
     if (days !== SPANS[0].days || this.turnedToMs() !== undefined) {
@@ -98,17 +111,18 @@ export class AheadBoard {
     this.scale()
       .ticks(TICKS)
       .map((day) => ({ words: format(day, this.span().tick), at: this.scale()(day) }))
-      .filter((t, i, all) => t.words !== all[i - 1]?.words),
+      .filter((t, i, all) => t.words !== all[i - 1]?.words && t.at < LAST_TICK_AT),
   );
 
-  protected readonly lines = computed<readonly Line[]>(() =>
-    this.plan()
+  protected readonly lines = computed<readonly Line[]>(() => {
+    const handleMs = HANDLE_SHARE[this.isNarrow() ? 'narrow' : 'wide'] * this.lengthMs();
+    return this.plan()
       .suppers.filter((p) => p.steps.length > 0)
       .map((plan) => {
         const title = titleOf(plan.supper, this.house());
         const model = supperLine(plan, title);
         const moved = new Set(this.trial.moved()?.moved);
-        const handles = boardHandles(plan, this.fromMs(), this.toMs(), HANDLE_SHARE * this.lengthMs());
+        const handles = boardHandles(plan, this.fromMs(), this.toMs(), handleMs);
         const before = this.made().suppers.find((s) => s.supper.key === plan.supper.key)?.steps ?? [];
         return {
           key: plan.supper.key,
@@ -130,10 +144,10 @@ export class AheadBoard {
             )
             .map((s) => this.scale()(s.slot.startMs)),
         };
-      }),
-  );
-  /** Cookers, box and places that plans take something of. */
-  protected readonly places = computed(() => {
+      });
+  });
+  /** How much is taken of cookers, box and places that plans take something of; the same however much one sees. */
+  private readonly loads = computed(() => {
     const { drafts, limits, schedule } = this.plan();
     const own = new Set(
       drafts.tasks.flatMap((t) => [
@@ -142,11 +156,13 @@ export class AheadBoard {
       ]),
     );
     const loads = loadsOf(takenIn(drafts.tasks, limits, schedule));
-    return [...loads]
-      .filter(([of]) => of !== HANDS_OF && own.has(of))
-      .map(([of, all]) => this.placeLine(of, all))
-      .sort((a, b) => a.order - b.order || a.title.localeCompare(b.title));
+    return [...loads].filter(([of]) => of !== HANDS_OF && of !== POWER_OF && own.has(of));
   });
+  protected readonly places = computed(() =>
+    this.loads()
+      .map(([of, all]) => this.placeLine(of, all))
+      .sort((a, b) => a.order - b.order || a.title.localeCompare(b.title)),
+  );
   protected readonly tried = computed(() => {
     const step = this.trial.step();
     const moved = this.trial.moved();

@@ -113,8 +113,15 @@ describe('planning ahead', () => {
     page = await render(Ahead);
     await wish('400', 100);
     await page.until(/400 g of black poplar.*Spawn .* from .*G\d+/);
+    const underWay = page.host.querySelector('[aria-label="What is under way"]')!;
+    expect(underWay.textContent).toMatch(/G28.*not inoculated/);
+    expect(underWay.querySelectorAll('li').length).toBeGreaterThan(4);
     const before = page.text();
     await page.press('When there is time');
+    await page.press('one at a time');
+    await until(setup.store, (house) => house.household?.freeTime?.oneCooker === true);
+    await page.press('several at once');
+    await until(setup.store, (house) => house.household?.freeTime?.oneCooker === undefined);
     for (const day of ['Saturday', 'Sunday']) {
       const group = page.host.querySelector(`[aria-label="${day}"]`)!;
       group.querySelector<HTMLElement>('button')!.click();

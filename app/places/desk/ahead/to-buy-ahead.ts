@@ -87,6 +87,14 @@ const WEEKDAYS: readonly Choice[] = [
       text-align: right;
       font-variant-numeric: tabular-nums;
     }
+    @media (max-width: 560px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) max-content;
+      }
+      li .soft {
+        grid-column: 1 / -1;
+      }
+    }
   `,
 })
 export class ToBuyAhead {

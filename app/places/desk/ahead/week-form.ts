@@ -31,6 +31,10 @@ const QUIET: readonly Choice[] = [22, 23, 24, 25].map((hour) => ({
   value: String(hour * 60),
   words: `${String(hour % 24).padStart(2, '0')}:00`,
 }));
+const AT_ONCE: readonly Choice<'any' | 'one'>[] = [
+  { value: 'any', words: 'several at once' },
+  { value: 'one', words: 'one at a time' },
+];
 const HOURS: Readonly<Record<Exclude<DayKind, 'other'>, FreeHours[]>> = {
   none: [],
   evening: EVENING,
@@ -63,6 +67,10 @@ const HOURS: Readonly<Record<Exclude<DayKind, 'other'>, FreeHours[]>> = {
       <nw-chips name="Quiet from" [options]="quiet" [value]="quietFrom()" (chosen)="setQuiet($event)" />
     </div>
     <p class="soft small">Until then a cooker is watched; hands are at work only in the times above.</p>
+    <div class="day">
+      <span>Cookers on</span>
+      <nw-chips name="Cookers on" [options]="atOnce" [value]="cookersOn()" (chosen)="setCookers($event)" />
+    </div>
     <div class="row">
       <nw-date-field name="Otherwise on" [control]="on" />
       @for (kind of dateKinds; track kind.value) {
@@ -116,6 +124,7 @@ export class WeekForm {
   protected readonly kinds = KINDS;
   protected readonly dateKinds = DATE_KINDS;
   protected readonly quiet = QUIET;
+  protected readonly atOnce = AT_ONCE;
   protected readonly on = new FormControl<Date | null>(null);
   protected readonly weekdays: readonly Choice[] = WEEKDAYS.map((words, at) => ({
     value: String(at),
@@ -139,6 +148,7 @@ export class WeekForm {
     }),
   );
   protected readonly quietFrom = computed(() => String(this.wishes.week().quietFromMinute));
+  protected readonly cookersOn = computed(() => (this.wishes.week().oneCooker === true ? 'one' : 'any'));
   protected readonly dates = computed(() =>
     Object.entries(this.wishes.week().dates)
       .sort(([a], [b]) => a.localeCompare(b))
@@ -177,6 +187,11 @@ export class WeekForm {
 
   protected setQuiet(minutes: string): void {
     this.keep({ ...this.wishes.week(), quietFromMinute: Number(minutes) });
+  }
+
+  protected setCookers(on: 'any' | 'one'): void {
+    const { oneCooker: _, ...week } = this.wishes.week();
+    this.keep(on === 'one' ? { ...week, oneCooker: true } : week);
   }
 
   protected setDate(kind: Exclude<DayKind, 'other'>): void {
