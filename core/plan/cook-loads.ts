@@ -21,15 +21,24 @@ export interface CookLoad {
 
 /**
  * Vessels shared out to as few firings as can be; of cookers that need as many, the one that is quicker.
+ *
+ * @param notIn cookers that are left out, by id
  * @returns none where no cooker here takes them
  */
-export function cookLoads(medium: MediumChoice, count: number, kitchen: Kitchen): readonly CookLoad[] {
+export function cookLoads(
+  medium: MediumChoice,
+  count: number,
+  kitchen: Kitchen,
+  notIn: readonly string[] = [],
+): readonly CookLoad[] {
   const { house, plan } = kitchen;
   const { household } = house;
   if (household === undefined || count < 1) {
     return [];
   }
-  const able = house.records.appliances.filter((a) => a.isGone !== true && isPressureCooker(a));
+  const able = house.records.appliances.filter(
+    (a) => a.isGone !== true && isPressureCooker(a) && !notIn.includes(a.id),
+  );
   const options = able.flatMap((appliance) => {
     const places = placesOf(appliance, medium.vessel);
     const wish = {

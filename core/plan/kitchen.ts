@@ -32,4 +32,6 @@ export interface Supper {
   /** What is not chosen is as usual in this house. */
   readonly formulaId?: string;
   readonly vesselId?: string;
+  /** Cookers that it is not cooked in, by id: it would be late for them. */
+  readonly notIn?: readonly string[];
 }

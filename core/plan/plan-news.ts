@@ -113,8 +113,12 @@ function slowOf(agreed: AgreedPlan, house: House): readonly NewsCause[] {
   });
 }
 
-function outOf({ steps }: SupperPlan, { records }: House, nowMs: number): readonly NewsCause[] {
-  const used = new Set(steps.flatMap((s) => (s.load === undefined ? [] : [s.load.appliance.id])));
+function outOf({ steps, supper }: SupperPlan, { records }: House, nowMs: number): readonly NewsCause[] {
+  // What cannot wait for it is cooked in another.
+  const used = new Set([
+    ...steps.flatMap((s) => (s.load === undefined ? [] : [s.load.appliance.id])),
+    ...(supper.notIn ?? []),
+  ]);
   return records.appliances.flatMap(({ id, name, outOfOrder }): NewsCause[] => {
     const untilMs = Date.parse(outOfOrder?.until ?? '');
     return used.has(id) && untilMs > nowMs ? [{ kind: 'out', name, untilMs }] : [];

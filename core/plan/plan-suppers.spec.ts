@@ -92,6 +92,25 @@ describe('a supper from an empty house', () => {
     expect(round!.steps[0]!.slot.startMs).toBeLessThanOrEqual(plan.steps[0]!.slot.startMs);
   });
 
+  it('is cooked in another cooker where it would be late for the one that it takes first', () => {
+    const { appliances } = shippedDefinitions();
+    const taken = plan.steps.find((s) => s.load !== undefined)!.load!.appliance;
+    const out = {
+      from: new Date(PLANNED_AT).toISOString(),
+      until: new Date(PLANNED_AT + 140 * DAY).toISOString(),
+    };
+    const alone = appliances.filter((a) => a.id === taken.id).map((a) => ({ ...a, outOfOrder: out }));
+    expect(
+      plannedIn(emptyHouse({ appliances: alone }), [wantedSupper()]).suppers[0]!.lateDays,
+    ).toBeGreaterThan(60);
+    const two = [...alone, { ...taken, id: 'other-canner', name: 'Other canner' }];
+    const [supper] = plannedIn(emptyHouse({ appliances: two }), [wantedSupper()]).suppers;
+    expect(supper!.lateDays).toBe(0);
+    const cooks = supper!.steps.filter((s) => s.load !== undefined);
+    expect(new Set(cooks.map((s) => s.load!.appliance.id))).toEqual(new Set(['other-canner']));
+    expect(orderFaultsOf(supper!)).toEqual([]);
+  });
+
   it('fills a place that is too small for it, and says so', () => {
     const holding = (holds: number) =>
       emptyHouse({

@@ -15,6 +15,7 @@ import type { House } from '../house/derive/house.js';
 import type { Kitchen, Supper } from './kitchen.js';
 import { MOST_BLOCKS, openingsFor, type Openings, type OpeningsWish } from './openings.js';
 import { blockOutlook } from './outlook.js';
+import { isSooner, withOtherCookers } from './other-cookers.js';
 import { recipeOf, type Recipe } from './recipe.js';
 import { runGiven } from './run-late.js';
 import { stepsOfSupper, type NotPlanned, type PlannedStep } from './steps-of-supper.js';
@@ -83,7 +84,8 @@ export interface SupperDrafts {
 
 /**
  * Plans backward from what is wanted and when: blocks, spawn, culture and cooks beyond what is there, each as late as its
- * date allows, against hands, cookers and places. What is wanted first has the first choice of what is there.
+ * date allows, against hands, cookers and places. What is wanted first has the first choice of what is there; what would be
+ * late for a cooker is tried in the others.
  *
  * @param taken what is taken otherwise: a cooker that is out of order, a shelf that is full
  * @param chosen steps that were put on their times by hand
@@ -98,12 +100,18 @@ export function planSuppers(
   const openings = suppers.map((supper) =>
     unlessRefused(() => openingsOf(openingsWishOf(supper, kitchen.house)), undefined),
   );
-  const drafts = draftSuppers(suppers, openings, kitchen);
   const { nowMs, horizonMs } = kitchen;
   const limits: Limits = { nowMs, horizonMs, spans, taken, easeMs: EASE_MS };
-  const free = scheduleTasks(drafts.tasks, limits);
-  const schedule = putByHand(drafts.tasks, limits, free, chosen);
-  return plannedSuppers(drafts, schedule, limits, bindingsOf(drafts.tasks, limits, free));
+  const planned = (wanted: readonly Supper[]): SuppersPlan => {
+    const drafts = draftSuppers(wanted, openings, kitchen);
+    const free = scheduleTasks(drafts.tasks, limits);
+    const schedule = putByHand(drafts.tasks, limits, free, chosen);
+    return plannedSuppers(drafts, schedule, limits, bindingsOf(drafts.tasks, limits, free));
+  };
+  const first = planned(suppers);
+  const others = withOtherCookers(suppers, first);
+  const second = others && planned(others);
+  return second !== undefined && isSooner(second, first) ? second : first;
 }
 
 /** What the number of blocks is reckoned from. @throws CoreError where species, formula or vessel are missing */

@@ -245,7 +245,7 @@ class Chain {
     if (stage === 'bulk' && missing > 0 && isPasteurized(medium)) {
       return { after: [this.pasteurize(medium, missing)], there };
     }
-    const loads = cookLoads(medium, missing, this.kitchen);
+    const loads = cookLoads(medium, missing, this.kitchen, this.supper.notIn);
     if (missing > 0 && loads.length === 0) {
       this.noCooker ??= { kind: 'noCooker', stage };
     }

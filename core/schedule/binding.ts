@@ -47,10 +47,21 @@ function bindingOf(
   }
   const gains = [...usedBy(own)]
     .sort(compareText)
-    .map((of) => ({ of, gainMs: lateMs - lateWithout((used) => used === of) }))
+    .map((of) => ({
+      of,
+      gainMs: gainOf(
+        lateMs,
+        lateWithout((used) => used === of),
+      ),
+    }))
     .sort((a, b) => b.gainMs - a.gainMs);
   const [most] = gains;
   return most !== undefined && most.gainMs >= DAY_MS ? { kind: 'taken', ...most } : { kind: 'several' };
+}
+
+/** Where no time is found either way nothing is gained. */
+function gainOf(lateMs: number, withoutMs: number): number {
+  return withoutMs === lateMs ? 0 : lateMs - withoutMs;
 }
 
 function freedOf(task: Task, isLeftOut: (of: string) => boolean): Task {

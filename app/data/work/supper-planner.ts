@@ -8,6 +8,7 @@ import {
   couldBe,
   draftSuppers,
   freeSpans,
+  isSooner,
   kitchenIf,
   openingsWishOf,
   placesInUse,
@@ -18,6 +19,7 @@ import {
   tasksIf,
   tasksOf,
   unlessRefused,
+  withOtherCookers,
   type ByHand,
   type CouldBe,
   type House,
@@ -204,12 +206,18 @@ export class SupperPlanner {
     const openings = await this.worker.openings(
       asked.suppers.map((s) => unlessRefused(() => openingsWishOf(s, house), undefined)),
     );
-    const drafted = draftSuppers(asked.suppers, openings, asked.kitchen);
     const fruiting = new Set(placesInUse(house, 'fruit').map((p) => `place ${p.id}`));
-    const drafts =
-      whatIf === undefined ? drafted : { ...drafted, tasks: tasksIf(whatIf, drafted.tasks, fruiting) };
-    const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits, chosen);
-    return { ...plannedSuppers(drafts, schedule, limits, bindings), drafts, house };
+    const madeFor = async (wanted: readonly Supper[]): Promise<MadePlan> => {
+      const drafted = draftSuppers(wanted, openings, asked.kitchen);
+      const drafts =
+        whatIf === undefined ? drafted : { ...drafted, tasks: tasksIf(whatIf, drafted.tasks, fruiting) };
+      const { schedule, bindings } = await this.worker.schedule(drafts.tasks, limits, chosen);
+      return { ...plannedSuppers(drafts, schedule, limits, bindings), drafts, house };
+    };
+    const first = await madeFor(asked.suppers);
+    const others = withOtherCookers(asked.suppers, first);
+    const second = others && (await madeFor(others));
+    return second !== undefined && isSooner(second, first) ? second : first;
   }
 }
 

@@ -1,0 +1,56 @@
+import { DAY_MS } from '../base/time.js';
+import type { Binding } from '../schedule/binding.js';
+import type { Limits } from '../schedule/limits.js';
+import type { Supper } from './kitchen.js';
+
+const OF_COOKER = 'cooker ';
+
+/** What became of some wishes. */
+interface Outcome {
+  readonly suppers: readonly {
+    readonly supper: Supper;
+    readonly lateDays: number;
+    readonly binding?: Binding;
+  }[];
+  readonly refused: readonly unknown[];
+  readonly limits: Pick<Limits, 'nowMs' | 'horizonMs'>;
+}
+
+/**
+ * The same wishes, those that are late for a cooker without that one: others may take what goes into it.
+ * @returns undefined where no wish waits for a cooker
+ */
+export function withOtherCookers(
+  suppers: readonly Supper[],
+  plan: Pick<Outcome, 'suppers'>,
+): readonly Supper[] | undefined {
+  const waitsFor = new Map(
+    plan.suppers.flatMap(({ supper, binding }) =>
+      binding?.kind === 'taken' && binding.of.startsWith(OF_COOKER)
+        ? [[supper.key, binding.of.slice(OF_COOKER.length)] as const]
+        : [],
+    ),
+  );
+  return waitsFor.size === 0
+    ? undefined
+    : suppers.map((supper) => {
+        const cooker = waitsFor.get(supper.key);
+        return cooker === undefined ? supper : { ...supper, notIn: [...(supper.notIn ?? []), cooker] };
+      });
+}
+
+/** Whether fewer wishes are refused, then fewer late, then all together less late. */
+export function isSooner(plan: Outcome, than: Outcome): boolean {
+  const [a, b] = [lateOf(plan), lateOf(than)];
+  const at = a.findIndex((n, i) => n !== b[i]);
+  return at >= 0 && a[at]! < b[at]!;
+}
+
+function lateOf({ suppers, refused, limits }: Outcome): readonly number[] {
+  const mostDays = (limits.horizonMs - limits.nowMs) / DAY_MS;
+  return [
+    refused.length,
+    suppers.filter((s) => s.lateDays > 0).length,
+    suppers.reduce((sum, s) => sum + Math.min(s.lateDays, mostDays), 0),
+  ];
+}
