@@ -34,7 +34,7 @@ describe('what has changed of a plan', () => {
     for (const wish of setup.house().records.wishes) {
       await TestBed.inject(Wishes).change(wish.id, { isGone: true });
     }
-    await kingOyster(78);
+    await kingOyster(90);
     const watch = await render(PlanWatch);
     await until(setup.store, (house) =>
       house.records.wishes.some((w) => (w.agreed?.[0]?.steps.length ?? 0) > 0),

@@ -170,6 +170,18 @@ describe('wishes of one house', () => {
     expect(powerOf(usual).flat().includes(true)).toBeFalse();
   });
 
+  it('open first what runs already, and do not wait with it for what is new', () => {
+    const house = buildHouse(hollinRow(PLANNED_AT, PLANNED_AT));
+    // Two blocks a week apart, of which one is there.
+    const wish = { speciesId: 'king-oyster', massG: 200, byMs: PLANNED_AT + 78 * DAY + 17 * HOUR };
+    const [plan] = plannedIn(house, [wantedSupper(wish)]).suppers;
+    const [first, second] = of(plan!, 'open');
+    expect(plan!.lateDays).toBe(0);
+    expect([first, second].map((s) => s!.from.map((f) => f.view.batch.stage))).toEqual([['bulk'], []]);
+    expect(first!.task.after).toEqual([]);
+    expect(second!.task.after.length).toBe(1);
+  });
+
   it('that come too soon take what is there too, since anything new takes longer', () => {
     const house = buildHouse(hollinRow(PLANNED_AT, PLANNED_AT));
     const [soon] = plannedIn(house, [wantedSupper({ massG: 300, byMs: PLANNED_AT + 34 * DAY })]).suppers;

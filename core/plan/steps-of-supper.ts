@@ -102,14 +102,18 @@ class Chain {
     const blocks = this.there.takeBlocks(supper, count, blocksByMs);
     const fresh = count - blocks.length;
     const spawned = fresh === 0 ? undefined : this.spawnBlocks(fresh, firstMs - this.blockDays().likely);
+    // What is there is opened first, and waits for nothing new.
+    const left = [...blocks];
     openings.forEach(({ daysBefore, blocks: opened }, i) => {
       const atMs = dayOf(daysBefore);
+      const there = left.splice(0, opened);
+      const made = opened - there.length;
       const open = this.add('open', opened, HANDS.open, {
         key: `open ${i + 1}`,
         due: { fromMs: atMs - OPEN_WITHIN.beforeMs, byMs: atMs + OPEN_WITHIN.afterMs },
-        fromMs: Math.max(0, ...blocks.map((b) => b.fromMs)),
-        after: spawned === undefined ? [] : [this.blockRun(spawned, opened, count)],
-        from: blocks,
+        fromMs: Math.max(0, ...there.map((b) => b.fromMs)),
+        after: spawned === undefined || made === 0 ? [] : [this.blockRun(spawned, made, fresh)],
+        from: there,
       });
       const cut = { fromMs: supper.byMs - Math.max(1, supper.coldDays) * DAY_MS, byMs: supper.byMs };
       this.add('cut', opened, HANDS.cut, {
