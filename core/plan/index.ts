@@ -54,6 +54,6 @@ export { scaledFor, type MediumChoice, type Recipe } from './recipe.js';
 export type { NotPlanned, Range, StepKind } from './steps-of-supper.js';
 export { HANDS_OF, POWER_OF } from './work-times.js';
 export { shoppingByDay, type Purchase, type ShopDay } from './to-buy.js';
-export { isSooner, withOtherCookers } from './other-cookers.js';
+export { soonerOf, withOtherCookers } from './other-cookers.js';
 export { placesTooSmall, type StandingThere } from './standing.js';
 export { takenNow } from './taken-now.js';

@@ -136,9 +136,9 @@ interface Block {
   readonly day: number;
 }
 
-function blockOf({ dryG, outlook, making }: OpeningsWish, course: Course, random: Random): Block {
+function blockOf({ dryG, outlook }: OpeningsWish, course: Course, random: Random): Block {
   const massG = random() < outlook.lostShare ? 0 : dryG * drawn(outlook.firstFlush, course.yield, random);
-  const lateDays = making && course.making ? openedLateDays(making, course.making, random) : 0;
+  const lateDays = course.making ? openedLateDays(course.making, random) : 0;
   return { massG, day: lateDays + drawn(outlook.harvestDay, course.day, random) };
 }
 

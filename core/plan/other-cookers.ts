@@ -39,11 +39,11 @@ export function withOtherCookers(
       });
 }
 
-/** Whether fewer wishes are refused, then fewer late, then all together less late. */
-export function isSooner(plan: Outcome, than: Outcome): boolean {
-  const [a, b] = [lateOf(plan), lateOf(than)];
+/** The plan with fewer wishes refused, then fewer late, then all together less late; the first where they are alike. */
+export function soonerOf<P extends Outcome>(first: P, second: P): P {
+  const [a, b] = [lateOf(second), lateOf(first)];
   const at = a.findIndex((n, i) => n !== b[i]);
-  return at >= 0 && a[at]! < b[at]!;
+  return at >= 0 && a[at]! < b[at]! ? second : first;
 }
 
 function lateOf({ suppers, refused, limits }: Outcome): readonly number[] {

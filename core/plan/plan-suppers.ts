@@ -15,7 +15,7 @@ import type { House } from '../house/derive/house.js';
 import type { Kitchen, Supper } from './kitchen.js';
 import { MOST_BLOCKS, openingsFor, type Openings, type OpeningsWish } from './openings.js';
 import { blockOutlook } from './outlook.js';
-import { isSooner, withOtherCookers } from './other-cookers.js';
+import { soonerOf, withOtherCookers } from './other-cookers.js';
 import { recipeOf, type Recipe } from './recipe.js';
 import { runGiven } from './run-late.js';
 import { stepsOfSupper, type NotPlanned, type PlannedStep } from './steps-of-supper.js';
@@ -110,8 +110,7 @@ export function planSuppers(
   };
   const first = planned(suppers);
   const others = withOtherCookers(suppers, first);
-  const second = others && planned(others);
-  return second !== undefined && isSooner(second, first) ? second : first;
+  return others === undefined ? first : soonerOf(first, planned(others));
 }
 
 /** What the number of blocks is reckoned from. @throws CoreError where species, formula or vessel are missing */

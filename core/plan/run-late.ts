@@ -19,11 +19,12 @@ export interface Making {
   readonly jars: number;
 }
 
-/** One course of things: by how many days spawning was late, and how slow this batch of blocks is. */
+/** One course of things: by how many days spawning was late, and how slow this batch of blocks is, of which run. */
 export interface MakingCourse {
   readonly spawnLateDays: number;
   /** Standard deviations from the middle. */
-  readonly bulk: number;
+  readonly slowness: number;
+  readonly run: RunGiven;
 }
 
 /** Runs are given the slow end of their range. */
@@ -33,19 +34,19 @@ export function runGiven(prior: ColonizationPrior): RunGiven {
 }
 
 /** What is not ready when it was to be is looked at each day. */
-export function makingCourse({ grain, jars }: Making, random: Random): MakingCourse {
+export function makingCourse({ grain, bulk, jars }: Making, random: Random): MakingCourse {
   const batch = normalDraw(random);
   let slowest = 0;
   for (let jar = 0; jar < jars; jar += 1) {
     slowest = Math.max(slowest, runDay(grain, batch, random));
   }
-  return { spawnLateDays: daysLate(slowest - grain.givenDays), bulk: normalDraw(random) };
+  return { spawnLateDays: daysLate(slowest - grain.givenDays), slowness: normalDraw(random), run: bulk };
 }
 
 /** By how many days a block is opened later than planned, since it is not firm on its day. */
-export function openedLateDays({ bulk }: Making, course: MakingCourse, random: Random): number {
-  const firm = firmDayAfter(runDay(bulk, course.bulk, random));
-  return daysLate(course.spawnLateDays + firm - firmDayAfter(bulk.givenDays));
+export function openedLateDays({ spawnLateDays, slowness, run }: MakingCourse, random: Random): number {
+  const firm = firmDayAfter(runDay(run, slowness, random));
+  return daysLate(spawnLateDays + firm - firmDayAfter(run.givenDays));
 }
 
 function runDay({ lnDay, batchSigma }: RunGiven, batch: number, random: Random): number {

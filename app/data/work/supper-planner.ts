@@ -8,11 +8,11 @@ import {
   couldBe,
   draftSuppers,
   freeSpans,
-  isSooner,
   kitchenIf,
   openingsWishOf,
   placesInUse,
   plannedSuppers,
+  soonerOf,
   steadySupply,
   takenIn,
   takenNow,
@@ -216,8 +216,7 @@ export class SupperPlanner {
     };
     const first = await madeFor(asked.suppers);
     const others = withOtherCookers(asked.suppers, first);
-    const second = others && (await madeFor(others));
-    return second !== undefined && isSooner(second, first) ? second : first;
+    return others === undefined ? first : soonerOf(first, await madeFor(others));
   }
 }
 

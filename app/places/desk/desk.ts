@@ -10,12 +10,9 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { BreakpointObserver } from '@angular/cdk/layout';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
 import { RouterLink } from '@angular/router';
-import { map } from 'rxjs';
 import {
   HydrationMethod,
   LEAST_CUP_ML,
@@ -52,6 +49,7 @@ import { OwnThings } from '../../pieces/own-things/own-things';
 import { Plaque } from '../../pieces/plaque';
 import { ReasonSlip } from '../../pieces/reason-slip';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { narrowScreen } from '../../pieces/narrow';
 import { Keys } from '../../data/devices/keys';
 import { DeskPlan } from './desk-plan';
 import { FillClause } from './fill-clause';
@@ -128,12 +126,7 @@ export class Desk {
   private readonly own = inject(OwnThings);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
-  protected readonly isNarrow = toSignal(
-    inject(BreakpointObserver)
-      .observe('(max-width: 820px)')
-      .pipe(map((state) => state.matches)),
-    { initialValue: false },
-  );
+  protected readonly isNarrow = narrowScreen();
   private readonly madeId = signal<BatchId | undefined>(undefined);
   /** The batch that was just made, as long as it stands. */
   protected readonly made = computed(() => {

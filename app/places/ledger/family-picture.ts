@@ -1,4 +1,3 @@
-import { BreakpointObserver } from '@angular/cdk/layout';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -12,16 +11,15 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { addMonths, format, startOfMonth } from 'date-fns';
-import { map } from 'rxjs';
 import type { FamilyNode, FamilyPicture, Placed, VesselView } from '../../../core/index';
 import { cultureFraction, lastFraction, parentsIn } from '../../../core/index';
 import { heavyWords } from '../../data/words/measure-words';
 import { CONTAMINANT_WORDS, vesselCount } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { VesselGlyph } from '../../pieces/vessel-glyph';
+import { narrowScreen } from '../../pieces/narrow';
 import { LayoutWorker } from '../../workers/layout-client';
 
 /** Room for a node across the time axis and along it, and the width of that axis, px: across a page, and down a phone. */
@@ -32,7 +30,6 @@ const MARGIN_PX = 400;
 /** The height of the window, as its style has it. */
 const MOST_OF_SCREEN = 0.72;
 const MOST_GLYPHS = 6;
-const NARROW = '(max-width: 820px)';
 
 interface Spot {
   readonly node: FamilyNode;
@@ -113,12 +110,7 @@ export class FamilyPictureView {
   private readonly window = viewChild.required<string, ElementRef<HTMLElement>>('window', {
     read: ElementRef,
   });
-  private readonly isDown = toSignal(
-    inject(BreakpointObserver)
-      .observe(NARROW)
-      .pipe(map((state) => state.matches)),
-    { initialValue: false },
-  );
+  private readonly isDown = narrowScreen();
   private readonly room = computed(() => (this.isDown() ? DOWN : ACROSS));
   private readonly placed = signal<{ readonly picture: FamilyPicture; readonly placed: Placed } | undefined>(
     undefined,

@@ -1,12 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { BreakpointObserver } from '@angular/cdk/layout';
 import { CdkDrag, type CdkDragMove } from '@angular/cdk/drag-drop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { format, startOfDay } from 'date-fns';
 import { scaleTime } from 'd3-scale';
-import { map } from 'rxjs';
 import {
   DAY_MS,
   HANDS_OF,
@@ -20,6 +17,7 @@ import {
 import { Time } from '../../../data/clock/time';
 import { brokenWords, dayOf, lateWords, limitWords, stepWords, titleOf } from '../../../data/work/plan-words';
 import type { MadePlan } from '../../../data/work/supper-planner';
+import { narrowScreen } from '../../../pieces/narrow';
 import { RunLine } from '../../../pieces/run-line';
 import { boardHandles, type BoardHandle } from './board-handles';
 import { PlanTrial } from './plan-trial';
@@ -36,7 +34,6 @@ const SPANS = [
 const BEFORE_SHARE = 0.03;
 /** Left free behind the last, for the word that stands there. */
 const WORDS_SHARE = 0.26;
-const NARROW = '(max-width: 820px)';
 /** Handles need about this share of a line each. */
 const HANDLE_SHARE = { narrow: 0.11, wide: 0.032 } as const;
 const TICKS = 7;
@@ -71,12 +68,7 @@ export class AheadBoard {
   protected readonly trial = inject(PlanTrial);
   private readonly time = inject(Time);
   protected readonly nowMs = this.time.minute;
-  private readonly breakpoints = inject(BreakpointObserver);
-  /** A phone that is turned is wide at once. */
-  protected readonly isNarrow = toSignal(
-    this.breakpoints.observe(NARROW).pipe(map(({ matches }) => matches)),
-    { initialValue: this.breakpoints.isMatched(NARROW) },
-  );
+  protected readonly isNarrow = narrowScreen();
   protected readonly spans = SPANS;
   protected readonly span = signal<(typeof SPANS)[number]>(SPANS[0]);
   /** Where the time that is seen begins, where somebody turned to it. */
