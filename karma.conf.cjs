@@ -7,7 +7,8 @@ module.exports = (config) => {
     // A slow machine is no defect: only what hangs may fail by time.
     client: { jasmine: { random: true, seed: 4711, timeoutInterval: 60_000 } },
     browserNoActivityTimeout: 180_000,
-    reporters: ['progress'],
+    // Where nobody looks on, only what failed is worth a line.
+    reporters: [process.stdout.isTTY ? 'progress' : 'dots'],
     browsers: ['HouseChromium'],
     customLaunchers: {
       HouseChromium: {

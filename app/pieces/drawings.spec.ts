@@ -70,8 +70,9 @@ describe('drawings', () => {
     expect(text.classList).withContext('no room after its band').toContain('before');
     expect(text.style.right).toBe('20%');
     await line.set('nowMs', 500);
-    expect(left('.now')).toEqual(['100%']);
+    expect(left('.now')).withContext('now is not on the line').toEqual([]);
     await line.set('toMs', 1000);
+    expect(left('.now')).toEqual(['50%']);
     expect(left('.after')).toEqual(['10%']);
     const label = (fromMs: number, words: string) => ({
       fromMs,
@@ -84,6 +85,14 @@ describe('drawings', () => {
     expect(words()).withContext('the next band would cover the first word').toEqual(['full']);
     await line.set('model', { ...model, bands: [label(80, 'shake'), label(400, 'full')] });
     expect(words()).toEqual(['shake', 'full']);
+    await line.set('fromMs', 40);
+    expect(left('.dot').length).withContext('what was before is not at the edge').toBe(1);
+    await line.set('toMs', 300);
+    expect(words()).withContext('what comes after is not at the edge').toEqual(['shake']);
+    await line.set('model', { ...model, bands: [], next: { words: 'shake now', afterMs: 500, due: true } });
+    expect(words()).toEqual([]);
+    await line.set('toMs', 600);
+    expect(words()).toEqual(['shake now']);
   });
 
   it('the cook’s curve names each step in a row of its own, those ahead with a dotted line', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { scaleLinear } from 'd3-scale';
 import type { RunLineModel } from '../data/views/run-line-model';
+import { isSeen, scaleOf } from './seen-time';
 
 /** What happened to a batch, what is expected, and now, on one line. */
 @Component({
@@ -10,7 +10,7 @@ import type { RunLineModel } from '../data/views/run-line-model';
     <div class="track" role="img" [attr.aria-label]="model().words">
       <span class="expected" [style.left.%]="to(nowMs())" [style.width.%]="to(lastMs()) - to(nowMs())"></span>
       <span class="been" [style.left.%]="to(firstMs())" [style.width.%]="to(nowMs()) - to(firstMs())"></span>
-      @for (band of model().bands; track band.label; let i = $index) {
+      @for (band of bands(); track band.label; let i = $index) {
         <span
           class="band"
           [class.due]="band.due"
@@ -32,15 +32,15 @@ import type { RunLineModel } from '../data/views/run-line-model';
           >
         }
       }
-      @for (dot of model().dots; track $index) {
+      @for (dot of dots(); track $index) {
         <span class="dot" [class.open]="dot.atMs > nowMs()" [style.left.%]="to(dot.atMs)"></span>
       }
-      @if (labels() && model().next; as next) {
+      @if (labels() && next(); as next) {
         <span class="text next" [class.rye]="next.due" [style.left.%]="to(next.afterMs)">{{
           next.words
         }}</span>
       }
-      @if (showNow()) {
+      @if (isNowSeen()) {
         <span class="now" [style.left.%]="to(nowMs())"></span>
       }
     </div>
@@ -137,7 +137,6 @@ export class RunLine {
   readonly toMs = input.required<number>();
   readonly nowMs = input.required<number>();
   readonly labels = input(true);
-  readonly showNow = input(true);
 
   /** A label needs about this share of a line inside its band; more where the line is short. */
   private static readonly ROOM_SHARE = matchMedia('(max-width: 820px)').matches ? 0.4 : 0.16;
@@ -153,7 +152,19 @@ export class RunLine {
     ),
   );
 
-  private readonly scale = computed(() => scaleLinear([this.fromMs(), this.toMs()], [0, 100]).clamp(true));
+  /** What does not lie on the line is left out: at its end it would seem to be of that moment. */
+  protected readonly dots = computed(() => this.model().dots.filter((d) => isSeen(this.seen(), d.atMs)));
+  protected readonly bands = computed(() =>
+    this.model().bands.filter((b) => isSeen(this.seen(), b.fromMs, b.toMs)),
+  );
+  protected readonly next = computed(() => {
+    const { next } = this.model();
+    return next !== undefined && isSeen(this.seen(), next.afterMs) ? next : undefined;
+  });
+  protected readonly isNowSeen = computed(() => isSeen(this.seen(), this.nowMs()));
+
+  private readonly seen = computed(() => ({ fromMs: this.fromMs(), toMs: this.toMs() }));
+  private readonly scale = computed(() => scaleOf(this.seen()));
 
   /** Place on the line in per cent, kept inside it. */
   protected to(ms: number): number {
@@ -171,7 +182,7 @@ export class RunLine {
 
   /** A word that the next band would cover is left out: that one has its own. */
   protected hasRoomAfter(index: number): boolean {
-    const [band, next] = this.model().bands.slice(index, index + 2);
+    const [band, next] = this.bands().slice(index, index + 2);
     return next === undefined || this.width(band!.toMs, next.fromMs) / 100 > RunLine.ROOM_SHARE / 2;
   }
 

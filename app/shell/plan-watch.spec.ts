@@ -44,6 +44,16 @@ describe('what has changed of a plan', () => {
     await watch.until(
       /Plan\. B29-1 lost: Inoculate 2 quart jars \(.*G28.*\) from L12.*200 g of king oyster, \w{3} \d+ \w{3}, still holds\./,
     );
+    // Until it is kept it is told: a page that is closed before would have forgotten that it was agreed to.
+    const agree = spyOn(TestBed.inject(Wishes), 'agree');
+    let isWritten = (_isKept: boolean): void => undefined;
+    agree.and.returnValue(new Promise((resolve) => (isWritten = resolve)));
+    await watch.press('Agree');
+    expect(watch.text()).toContain('B29-1 lost');
+    isWritten(false);
+    await watch.settle();
+    expect(watch.text()).toContain('B29-1 lost');
+    agree.and.callThrough();
     await watch.press('Agree');
     for (let i = 0; i < 200 && watch.text() !== ''; i += 1) {
       await watch.settle();

@@ -75,6 +75,17 @@ export class Today {
     return standing && { ...standing, time: shortTime(standing.atMs, this.time.now()) };
   });
 
+  /** All that takes room: it is measured when that changes, and not each second. */
+  private readonly wording = computed(() => {
+    const last = this.last();
+    return JSON.stringify([
+      this.items().map(({ when, text }) => [when, text]),
+      this.late().length,
+      this.more(),
+      last && [last.time, last.words, last.takenBack, last.canUndo],
+    ]);
+  });
+
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef);
     const watcher = new ResizeObserver(() => {
@@ -83,8 +94,7 @@ export class Today {
     watcher.observe(host.nativeElement);
     afterRenderEffect(() => {
       this.width();
-      this.items();
-      this.last();
+      this.wording();
       this.fits.set(countFitting(this.line().nativeElement));
     });
   }

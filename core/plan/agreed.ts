@@ -28,6 +28,7 @@ export function agreedPlanOf(plan: SupperPlan, on: string, house: House): Agreed
       kind: step.kind,
       count: step.count,
       at: new Date(step.slot.startMs).toISOString(),
+      ...(step.load !== undefined && { applianceId: step.load.appliance.id }),
       ...(step.isByHand === true && { byHand: true as const }),
     })),
     counted: countedOf(plan, house),

@@ -24,6 +24,7 @@ export {
 export { remindersAt, type Reminder, type Told, type WakingHours } from './reminders.js';
 export { couldBe, type CouldBe } from './could-be.js';
 export { plannedDue } from './planned-due.js';
+export { mayMeet } from './may-meet.js';
 export { newsOf, type NewsCause, type NewsEffect, type PlanNews } from './plan-news.js';
 export {
   EASE_MS,

@@ -93,6 +93,35 @@ describe('a plan that was agreed to', () => {
     expect(slow.map((c) => c.days)).toEqual(running.map(() => 4));
   });
 
+  it('says which cooker takes what was to be cooked in another, also where no step moves for it', () => {
+    const { appliances } = emptyHouse().records;
+    const wanted = wantedSupper({ key: `wish ${ON}` });
+    const first = emptyHouse({ appliances });
+    const [was] = plannedIn(first, [wanted]).suppers;
+    const { appliance } = was!.steps.find((s) => s.load !== undefined)!.load!;
+    const other = { ...appliance, id: 'other', name: 'Other cooker' };
+    // Of two alike the first is taken: what took it before is cooked in the other now.
+    const both = emptyHouse({ appliances: [other, ...appliances] });
+    const [is] = plannedIn(both, [wanted]).suppers;
+    const before = agreedPlanOf(was!, ON, first);
+    const news = newsOf(before, is!, both, PLANNED_AT)!;
+    expect(news.effects.length).toBeGreaterThan(0);
+    expect(
+      news.effects.every((e) => e.kind === 'elsewhere' && e.step.load!.appliance.id === 'other'),
+    ).toBeTrue();
+    const out = { from: new Date(PLANNED_AT).toISOString(), until: new Date(PLANNED_AT + DAY).toISOString() };
+    const repaired = emptyHouse({
+      appliances: [other, ...appliances.map((a) => ({ ...a, outOfOrder: out }))],
+    });
+    expect(newsOf(before, is!, repaired, PLANNED_AT)!.causes).toEqual([
+      { kind: 'out', name: appliance.name, untilMs: PLANNED_AT + DAY },
+    ]);
+    // Who agreed before it was kept which one, is told nothing of it.
+    const unnamed = before.steps.map(({ applianceId: _, ...step }) => step);
+    expect(newsOf({ ...before, steps: unnamed }, is!, both, PLANNED_AT)).toBeUndefined();
+    expect(newsOf(agreedPlanOf(is!, ON, both), is!, both, PLANNED_AT)).toBeUndefined();
+  });
+
   it('says what was to be done by now and is not', () => {
     const [first] = plan.steps;
     const past = new Date(PLANNED_AT - 2 * DAY).toISOString();

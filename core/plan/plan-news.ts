@@ -19,10 +19,11 @@ export type NewsCause =
   /** It was to be done by now. */
   | { readonly kind: 'missed'; readonly step: AgreedStep };
 
-/** What is to be done that was not agreed to, or on another day. */
-export type NewsEffect =
-  | { readonly kind: 'more'; readonly step: StepInPlan }
-  | { readonly kind: 'moved'; readonly step: StepInPlan };
+/** What is to be done that was not agreed to, on another day, or in another cooker. */
+export interface NewsEffect {
+  readonly kind: 'more' | 'moved' | 'elsewhere';
+  readonly step: StepInPlan;
+}
 
 /** What has changed of a plan since it was agreed to, as far as it matters. */
 export interface PlanNews {
@@ -59,7 +60,8 @@ export function newsOf(
       return [{ kind: 'more', step }];
     }
     if (Math.abs(step.slot.startMs - wasMs) < MOVED_MS) {
-      return [];
+      const isElsewhere = was.applianceId !== undefined && was.applianceId !== step.load?.appliance.id;
+      return isElsewhere ? [{ kind: 'elsewhere', step }] : [];
     }
     // What was done, and must be done once more, is work that nobody agreed to.
     const isDone = wasMs < nowMs && (step.count < was.count || lost.length > 0);
@@ -78,7 +80,7 @@ export function newsOf(
     causes: [
       ...lost.map((view) => ({ kind: 'lost', view }) as const),
       ...slowOf(agreed, house),
-      ...outOf(plan, house, nowMs),
+      ...outOf(agreed, plan, house, nowMs),
       ...missed.map((step) => ({ kind: 'missed', step }) as const),
     ],
     effects,
@@ -113,11 +115,17 @@ function slowOf(agreed: AgreedPlan, house: House): readonly NewsCause[] {
   });
 }
 
-function outOf({ steps, supper }: SupperPlan, { records }: House, nowMs: number): readonly NewsCause[] {
+function outOf(
+  agreed: AgreedPlan,
+  { steps, supper }: SupperPlan,
+  { records }: House,
+  nowMs: number,
+): readonly NewsCause[] {
   // What cannot wait for it is cooked in another.
   const used = new Set([
     ...steps.flatMap((s) => (s.load === undefined ? [] : [s.load.appliance.id])),
     ...(supper.notIn ?? []),
+    ...agreed.steps.flatMap((s) => s.applianceId ?? []),
   ]);
   return records.appliances.flatMap(({ id, name, outOfOrder }): NewsCause[] => {
     const untilMs = Date.parse(outOfOrder?.until ?? '');

@@ -30,6 +30,8 @@ export const AgreedStep = z.strictObject({
   kind: z.enum(STEP_KINDS),
   count: z.number().int().min(1).max(10_000),
   at: Instant,
+  /** The cooker that was to take it, of a cook. */
+  applianceId: Key.optional(),
   /** Put on that time by hand; it stays there. */
   byHand: z.literal(true).optional(),
 });

@@ -73,7 +73,8 @@ function freedOf(task: Task, isLeftOut: (of: string) => boolean): Task {
   };
 }
 
-function usedBy(tasks: readonly Task[]): ReadonlySet<string> {
+/** All that tasks take something of, while they are done and while what they wait for stands. */
+export function usedBy(tasks: readonly Task[]): ReadonlySet<string> {
   return new Set(
     tasks.flatMap((t) => [
       ...t.parts.flatMap((p) => p.uses.map((u) => u.of)),

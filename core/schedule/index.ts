@@ -1,5 +1,5 @@
 export { afterMove, putByHand, type ByHand, type ScheduleByHand } from './by-hand.js';
-export { bindingsOf, type Binding } from './binding.js';
+export { bindingsOf, usedBy, type Binding } from './binding.js';
 export { whyNotSooner, type WhyNotSooner } from './why-not-sooner.js';
 export { networkTimes, type Activity, type ActivityTimes } from './network.js';
 export { awakeSpans, freeSpans, type FreeSpan, type LocalDay } from './free-time.js';

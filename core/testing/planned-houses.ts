@@ -9,6 +9,7 @@ import {
   type Random,
   type Records,
   type Supper,
+  type SuppersPlan,
   type WeekPattern,
 } from '../index.js';
 import { orderFaultsOf, takenTooMuch } from './plan-faults.js';
@@ -16,6 +17,8 @@ import { PLANNED_AT, plannedIn, wantedSupper } from './planned-house.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
+/** Every so manieth house is planned once more, to ask for the same. */
+const AGAIN_EVERY = 4;
 const UPDATED = '2026-01-01T00:00:00.000Z';
 
 export interface PlannedHouses {
@@ -31,15 +34,30 @@ export function plannedHouses(count: number, firstSeed: number): PlannedHouses {
   let [wishes, inTime] = [0, 0];
   for (let seed = firstSeed; seed < firstSeed + count; seed++) {
     const random = seededRandom(seed);
-    const house = buildHouse(anyRecords(full, random));
-    const suppers = anySuppers(random);
-    const plan = plannedIn(house, suppers, anyWeek(random));
+    const [records, suppers, week] = [anyRecords(full, random), anySuppers(random), anyWeek(random)];
+    const plan = plannedIn(buildHouse(records), suppers, week);
     wishes += suppers.length;
     inTime += plan.suppers.filter((s) => s.lateDays === 0).length;
     const faults = [...plan.suppers.flatMap(orderFaultsOf), ...takenTooMuch(plan)];
+    if (seed % AGAIN_EVERY === 0) {
+      const again = plannedIn(buildHouse(turnedRound(records)), [...suppers].reverse(), week);
+      faults.push(
+        ...(slotsOf(again) === slotsOf(plan) ? [] : ['the same rows in another order make another plan']),
+      );
+    }
     broken.push(...faults.map((fault) => `seed ${seed}: ${fault}`));
   }
   return { wishes, inTime, broken };
+}
+
+/** The same house, as another tab may have read it. */
+function turnedRound(records: Records): Records {
+  const turned = Object.entries(records).map(([name, rows]) => [name, [...(rows as unknown[])].reverse()]);
+  return Object.fromEntries(turned) as Records;
+}
+
+function slotsOf({ schedule }: SuppersPlan): string {
+  return JSON.stringify([...schedule.slots].sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
 /** From 0 to `most`, whole. */

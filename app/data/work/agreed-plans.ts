@@ -27,6 +27,8 @@ export class AgreedPlans {
   private readonly due = inject(PlannedDue);
   /** Suppers whose next plan is agreed to whatever it is: somebody has just changed it. */
   private readonly takenAsItComes = signal<ReadonlySet<string>>(new Set());
+  /** Those that are being written: what is told of them stays until they are kept. */
+  private readonly beingKept = signal<ReadonlySet<string>>(new Set());
   /** What was written last, so that a row that cannot be kept is not tried for ever. */
   private written = '';
   /** What of the plan was seen, and is left as it is for now. */
@@ -42,7 +44,8 @@ export class AgreedPlans {
   });
   readonly news = computed<readonly PlanNews[]>(() =>
     this.compared().flatMap(({ plan: { supper }, news }) => {
-      const isTold = !this.left().has(supper.key) && !this.takenAsItComes().has(supper.key);
+      const isAgreed = this.takenAsItComes().has(supper.key) && !this.beingKept().has(supper.key);
+      const isTold = !this.left().has(supper.key) && !isAgreed;
       return news !== undefined && isTold ? [news] : [];
     }),
   );
@@ -70,10 +73,13 @@ export class AgreedPlans {
   /** Agrees to plans as they are now. @returns whether that was kept */
   agree(plans: readonly SupperPlan[], { house }: MadePlan): Promise<boolean> {
     // Made anew it may lie a little otherwise.
-    this.takeAsItComes(plans.map((p) => p.supper.key));
-    return this.keep(
-      plans.map((plan) => agreedPlanOf(plan, wishAndDayOf(plan.supper).on, house)),
-      plans,
+    return this.changedBy(
+      plans.map((p) => p.supper.key),
+      () =>
+        this.keep(
+          plans.map((plan) => agreedPlanOf(plan, wishAndDayOf(plan.supper).on, house)),
+          plans,
+        ),
     );
   }
 
@@ -104,12 +110,22 @@ export class AgreedPlans {
     if (wish === undefined || agreed === undefined) {
       return false;
     }
-    this.takeAsItComes([key]);
-    return this.wishes.agree(wish, [change(agreed)]);
+    return this.changedBy([key], () => this.wishes.agree(wish, [change(agreed)]));
   }
 
-  private takeAsItComes(keys: readonly string[]): void {
-    this.takenAsItComes.update((all) => new Set([...all, ...keys]));
+  /** Takes the next plan of suppers as it comes, once that somebody changed it is kept; not where it cannot be. */
+  private async changedBy(keys: readonly string[], keep: () => Promise<boolean>): Promise<boolean> {
+    const without = (all: ReadonlySet<string>) => new Set([...all].filter((key) => !keys.includes(key)));
+    const withThem = (all: ReadonlySet<string>) => new Set([...all, ...keys]);
+    // At once: the next plan may come before it is told that this was kept.
+    this.takenAsItComes.update(withThem);
+    this.beingKept.update(withThem);
+    const isKept = await keep();
+    this.beingKept.update(without);
+    if (!isKept) {
+      this.takenAsItComes.update(without);
+    }
+    return isKept;
   }
 
   private keepQuietly(made: MadePlan): void {

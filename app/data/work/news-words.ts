@@ -8,7 +8,7 @@ import {
 } from '../../../core/index';
 import { listed } from '../words/listed';
 import { vesselWords } from '../words/words';
-import { dayOf, massWords, stepWords, titleOf } from './plan-words';
+import { dayOf, massWords, otherSteps, stepWords, titleOf } from './plan-words';
 
 /** What steps of a kind are called where they are not done. */
 const UNDONE: Readonly<Record<StepKind, string>> = {
@@ -66,13 +66,13 @@ function effectWords(effects: readonly NewsEffect[], news: PlanNews, house: Hous
   }
   const { step } = first;
   const words = stepWords(step, news.plan, house);
-  const told =
-    first.kind === 'more'
-      ? `${words}, ${dayOf(step.slot.startMs)}`
-      : `${words} moves to ${dayOf(step.slot.startMs)}`;
-  return others.length === 0
-    ? told
-    : `${told}, and ${others.length === 1 ? 'another step' : `${others.length} other steps`} with it`;
+  const day = dayOf(step.slot.startMs);
+  const told = {
+    more: `${words}, ${day}`,
+    moved: `${words} moves to ${day}`,
+    elsewhere: `${words} now, ${day} as before`,
+  }[first.kind];
+  return others.length === 0 ? told : `${told}, and ${otherSteps(others.length)} with it`;
 }
 
 /** Whether it holds, against what was agreed to. */

@@ -20,6 +20,16 @@ export function dayOf(ms: number): string {
   return format(ms, 'EEE d MMM');
 }
 
+/** "Sat 3 Aug, 19:30" */
+export function momentOf(ms: number): string {
+  return `${dayOf(ms)}, ${format(ms, 'HH:mm')}`;
+}
+
+/** "another step", "3 other steps" */
+export function otherSteps(count: number): string {
+  return count === 1 ? 'another step' : `${count} other steps`;
+}
+
 /** "800 g", "2 kg" */
 export function massWords(massG: number): string {
   return massG < G_PER_KG
@@ -125,6 +135,21 @@ export function marginWords({ earliestMs, latestMs, slot, kind }: StepInPlan): s
     : latest === dayOf(slot.startMs)
       ? 'no day later'
       : `from ${soonest} at best, by ${latest} at the latest`;
+}
+
+/** With what a step may come on the same days, as what they wait for grows; empty where there is nothing. */
+export function meetWords(
+  others: readonly StepInPlan[],
+  suppers: readonly SupperPlan[],
+  house: House,
+): string {
+  const [first, ...more] = others;
+  const plan = suppers.find((s) => first !== undefined && s.steps.includes(first));
+  if (first === undefined || plan === undefined) {
+    return '';
+  }
+  const rest = more.length === 0 ? '' : more.length === 1 ? ', and another' : `, and ${more.length} others`;
+  return `may be ready on the same days as “${stepWords(first, plan, house)}”, ${dayOf(first.slot.startMs)}, for ${titleOf(plan.supper, house)}${rest}`;
 }
 
 /** Whether and how surely it is there: one sentence, the same wherever the wish is told. */

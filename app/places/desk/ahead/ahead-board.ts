@@ -1,64 +1,49 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { CdkDrag, type CdkDragMove } from '@angular/cdk/drag-drop';
-import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { format, startOfDay } from 'date-fns';
-import { scaleTime } from 'd3-scale';
-import {
-  DAY_MS,
-  HANDS_OF,
-  HOUR_MS,
-  POWER_OF,
-  loadsOf,
-  takenIn,
-  type Load,
-  type StepInPlan,
-} from '../../../../core/index';
+import { DAY_MS, HANDS_OF, POWER_OF, loadsOf, takenIn, usedBy, type Load } from '../../../../core/index';
 import { Time } from '../../../data/clock/time';
-import { brokenWords, dayOf, lateWords, limitWords, stepWords, titleOf } from '../../../data/work/plan-words';
+import {
+  brokenWords,
+  dayOf,
+  lateWords,
+  limitWords,
+  momentOf,
+  stepWords,
+  titleOf,
+} from '../../../data/work/plan-words';
 import type { MadePlan } from '../../../data/work/supper-planner';
+import { inTurn } from '../../../pieces/in-turn';
 import { narrowScreen } from '../../../pieces/narrow';
-import { RunLine } from '../../../pieces/run-line';
-import { boardHandles, type BoardHandle } from './board-handles';
+import { isSeen, scaleOf, type Seen } from '../../../pieces/seen-time';
+import { HandleDrag } from './handle-drag';
 import { PlanTrial } from './plan-trial';
 import { RunningLines } from './running-lines';
-import { supperLine } from './supper-line';
+import { WishLine } from './wish-line';
 
 /** How much is to be seen at once. */
 const SPANS = [
   { words: 'half a year', days: 183, tick: 'd MMM' },
   { words: 'a month', days: 31, tick: 'd MMM' },
   { words: 'a week', days: 7, tick: 'EEE d' },
+  { words: 'a day', days: 1, tick: 'HH:mm' },
 ] as const;
 /** Left free before now, as a share of what is seen. */
 const BEFORE_SHARE = 0.03;
 /** Left free behind the last, for the word that stands there. */
 const WORDS_SHARE = 0.26;
-/** Handles need about this share of a line each. */
-const HANDLE_SHARE = { narrow: 0.11, wide: 0.032 } as const;
 const TICKS = 7;
+/** Wishes that take a new time in one frame, with all their handles. By measurement on a machine slowed down four times. */
+const AT_ONCE = 1;
 /** A word that begins behind this has no room on the line, per cent. */
 const LAST_TICK_AT = 95;
-/** Moved by the day where one sees weeks, by the half hour where one sees one. */
-const SNAP_MS = { day: DAY_MS, halfHour: HOUR_MS / 2 } as const;
-
-interface Line {
-  readonly key: string;
-  readonly title: string;
-  readonly model: ReturnType<typeof supperLine>;
-  readonly handles: readonly (BoardHandle & {
-    readonly at: number;
-    readonly words: string;
-    readonly isMoved: boolean;
-  })[];
-  /** Where moved steps lay before. */
-  readonly ghosts: readonly number[];
-}
 
 /** All that is wanted on one scale, by wish and by place; a step is moved there, and shows at once what that moves. */
 @Component({
   selector: 'nw-ahead-board',
-  imports: [CdkDrag, MatButton, MatButtonToggle, MatButtonToggleGroup, MatIconButton, RunLine, RunningLines],
+  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup, RunningLines, WishLine],
+  providers: [HandleDrag],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ahead-board.html',
   styleUrls: ['./board-lines.scss', './ahead-board.scss'],
@@ -73,10 +58,6 @@ export class AheadBoard {
   protected readonly span = signal<(typeof SPANS)[number]>(SPANS[0]);
   /** Where the time that is seen begins, where somebody turned to it. */
   private readonly turnedToMs = signal<number | undefined>(undefined);
-  /** The handle that is dragged stays under the pointer, whatever comes of it. */
-  private readonly held = signal<
-    { readonly key: string; readonly at: number; readonly startMs: number } | undefined
-  >(undefined);
 
   private readonly plan = computed(() => this.trial.plan() ?? this.made());
   protected readonly house = computed(() => this.made().house);
@@ -92,69 +73,60 @@ export class AheadBoard {
     );
     return (lastMs - this.nowMs()) * (1 + WORDS_SHARE);
   });
-  protected readonly fromMs = computed(
-    () => this.turnedToMs() ?? this.nowMs() - BEFORE_SHARE * this.lengthMs(),
-  );
-  protected readonly toMs = computed(() => this.fromMs() + this.lengthMs());
-  private readonly scale = computed(() =>
-    scaleTime([new Date(this.fromMs()), new Date(this.toMs())], [0, 100]).clamp(true),
-  );
-  protected readonly ticks = computed(() =>
-    this.scale()
-      .ticks(TICKS)
-      .map((day) => ({ words: format(day, this.span().tick), at: this.scale()(day) }))
-      .filter((t, i, all) => t.words !== all[i - 1]?.words && t.at < LAST_TICK_AT),
-  );
-
-  protected readonly lines = computed<readonly Line[]>(() => {
-    const handleMs = HANDLE_SHARE[this.isNarrow() ? 'narrow' : 'wide'] * this.lengthMs();
-    return this.plan()
-      .suppers.filter((p) => p.steps.length > 0)
-      .map((plan) => {
-        const title = titleOf(plan.supper, this.house());
-        const model = supperLine(plan, title);
-        const moved = new Set(this.trial.moved()?.moved);
-        const handles = boardHandles(plan, this.fromMs(), this.toMs(), handleMs);
-        const before = this.made().suppers.find((s) => s.supper.key === plan.supper.key)?.steps ?? [];
-        return {
-          key: plan.supper.key,
-          title,
-          model: {
-            ...model,
-            dots: [],
-            bands: model.bands.filter((b) => b.toMs > this.fromMs() && b.fromMs < this.toMs()),
-          },
-          handles: handles.map((handle) => ({
-            ...handle,
-            at: this.placeOf(handle.step),
-            words: this.handleWords(handle, title),
-            isMoved: moved.has(handle.step.key),
-          })),
-          ghosts: before
-            .filter(
-              (s) => moved.has(s.key) && s.slot.startMs >= this.fromMs() && s.slot.startMs <= this.toMs(),
-            )
-            .map((s) => this.scale()(s.slot.startMs)),
-        };
-      });
+  private readonly seen = computed<Seen>(() => {
+    const fromMs = this.turnedToMs() ?? this.nowMs() - BEFORE_SHARE * this.lengthMs();
+    return { fromMs, toMs: fromMs + this.lengthMs() };
   });
+  /** "Tue 1 Dec", "30 Nov to 30 Dec" */
+  protected readonly seenWords = computed(() => {
+    const { fromMs, toMs } = this.seen();
+    const day = (ms: number) => format(ms, 'd MMM');
+    return this.span().days === 1 && this.turnedToMs() !== undefined
+      ? dayOf(fromMs)
+      : `${day(fromMs)} to ${day(toMs)}`;
+  });
+  protected readonly ticks = computed(() => {
+    const scale = scaleOf(this.seen());
+    return scale
+      .ticks(TICKS)
+      .map((day) => ({ words: format(day, this.span().tick), at: scale(day) }))
+      .filter((t, i, all) => t.words !== all[i - 1]?.words && t.at < LAST_TICK_AT);
+  });
+
+  protected readonly lines = computed(() =>
+    this.plan()
+      .suppers.filter((p) => p.steps.length > 0)
+      .map((plan) => ({
+        key: plan.supper.key,
+        title: titleOf(plan.supper, this.house()),
+        plan,
+        was: this.made().suppers.find((s) => s.supper.key === plan.supper.key),
+      })),
+  );
+  /** Wishes come first, then what is under way, then the places. */
+  protected readonly turns = computed(() => {
+    const wishes = this.lines().length;
+    return { running: wishes, places: wishes + 1, all: wishes + 2 };
+  });
+  protected readonly seenBy = inTurn(
+    this.seen,
+    computed(() => this.turns().all),
+    AT_ONCE,
+  );
   /** How much is taken of cookers, box and places that plans take something of; the same however much one sees. */
   private readonly loads = computed(() => {
     const { drafts, limits, schedule } = this.plan();
-    const own = new Set(
-      drafts.tasks.flatMap((t) => [
-        ...t.parts.flatMap((p) => p.uses.map((u) => u.of)),
-        ...t.after.flatMap((w) => (w.stands ?? []).map((u) => u.of)),
-      ]),
-    );
+    const own = usedBy(drafts.tasks);
     const loads = loadsOf(takenIn(drafts.tasks, limits, schedule));
     return [...loads].filter(([of]) => of !== HANDS_OF && of !== POWER_OF && own.has(of));
   });
-  protected readonly places = computed(() =>
-    this.loads()
-      .map(([of, all]) => this.placeLine(of, all))
-      .sort((a, b) => a.order - b.order || a.title.localeCompare(b.title)),
-  );
+  private readonly seenByPlaces = computed(() => this.seenBy(this.turns().places));
+  protected readonly places = computed(() => {
+    const seen = this.seenByPlaces();
+    return this.loads()
+      .map(([of, all]) => this.placeLine(of, all, seen))
+      .sort((a, b) => a.order - b.order || a.title.localeCompare(b.title));
+  });
   protected readonly tried = computed(() => {
     const step = this.trial.step();
     const moved = this.trial.moved();
@@ -165,8 +137,8 @@ export class AheadBoard {
     const others = moved.moved.filter((key) => key !== step.is.key).length;
     return {
       words: stepWords(step.is, plan, this.house()),
-      from: momentOf(step.was),
-      to: momentOf(step.is),
+      from: momentOf(step.was.slot.startMs),
+      to: momentOf(step.is.slot.startMs),
       others:
         others === 0
           ? 'Nothing else moves.'
@@ -191,72 +163,16 @@ export class AheadBoard {
   }
 
   protected turn(pages: number): void {
-    this.turnedToMs.set(startOfDay(this.fromMs() + pages * this.lengthMs()).getTime());
+    this.turnedToMs.set(startOfDay(this.seen().fromMs + pages * this.lengthMs()).getTime());
   }
 
   protected toNow(): void {
     this.turnedToMs.set(undefined);
   }
 
-  protected hold({ step, at }: { readonly step: StepInPlan; readonly at: number }): void {
-    this.held.set({ key: step.key, at, startMs: step.slot.startMs });
-  }
-
-  protected drag({ distance, source }: CdkDragMove, { step }: BoardHandle): void {
-    const held = this.held();
-    const widthPx = source.element.nativeElement.parentElement?.clientWidth ?? 0;
-    if (held === undefined || widthPx === 0) {
-      return;
-    }
-    const snapMs = this.snapMs();
-    const byMs = Math.round(((distance.x / widthPx) * this.lengthMs()) / snapMs) * snapMs;
-    if (byMs === 0) {
-      this.trial.putBack();
-    } else {
-      this.trial.try(step.key, held.startMs + byMs);
-    }
-  }
-
-  protected release({ source }: { readonly source: CdkDrag }): void {
-    source.reset();
-    this.held.set(undefined);
-  }
-
-  protected onKey(event: KeyboardEvent, { step }: BoardHandle): void {
-    const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (way !== undefined) {
-      event.preventDefault();
-      this.trial.nudge(step.key, way * (event.shiftKey ? SNAP_MS.halfHour : SNAP_MS.day));
-    } else if (event.key === 'Escape' && this.trial.isTrying()) {
-      event.preventDefault();
-      this.trial.putBack();
-    } else if (event.key === 'Enter' && this.trial.isTrying()) {
-      event.preventDefault();
-      void this.trial.keep();
-    }
-  }
-
-  private snapMs(): number {
-    return this.span().days <= 7 ? SNAP_MS.halfHour : SNAP_MS.day;
-  }
-
-  private placeOf(step: StepInPlan): number {
-    const held = this.held();
-    return held?.key === step.key ? held.at : this.scale()(step.slot.startMs);
-  }
-
-  private handleWords({ step, others }: BoardHandle, title: string): string {
-    const plan = this.plan().suppers.find((p) => p.steps.includes(step))!;
-    const more =
-      others.length === 0
-        ? ''
-        : `, with ${others.length === 1 ? 'another step' : `${others.length} other steps`}`;
-    return `${momentOf(step)}: ${stepWords(step, plan, this.house())}${more}; for ${title}`;
-  }
-
-  private placeLine(of: string, all: readonly Load[]) {
-    const seen = all.filter((l) => l.endMs > this.fromMs() && l.startMs < this.toMs());
-    const most = Math.max(0, ...seen.map((l) => l.share));
+  private placeLine(of: string, all: readonly Load[], seen: Seen) {
+    const loads = all.filter((l) => isSeen(seen, l.startMs, l.endMs));
+    const most = Math.max(0, ...loads.map((l) => l.share));
     const isPlace = of.startsWith('place ');
     const title = limitWords(of, this.house()).replace(/^(Room in the|The) /, '');
     return {
@@ -266,11 +182,7 @@ export class AheadBoard {
       most: isPlace && most > 0 ? `at most ${Math.round(most * 100)} %` : '',
       order: isPlace ? 1 : 0,
       isFullest: isPlace && most > NEARLY_FULL,
-      loads: seen.map((l) => ({
-        at: this.scale()(l.startMs),
-        width: this.scale()(l.endMs) - this.scale()(l.startMs),
-        share: isPlace ? Math.min(1, l.share) * 100 : 100,
-      })),
+      path: loadsPath(loads, seen, isPlace),
     };
   }
 }
@@ -278,6 +190,14 @@ export class AheadBoard {
 /** A place with less room left than this takes nothing more that is planned. */
 const NEARLY_FULL = 0.95;
 
-function momentOf({ slot }: StepInPlan): string {
-  return `${dayOf(slot.startMs)}, ${format(slot.startMs, 'HH:mm')}`;
+/** A column for each load, as high as it takes of the place; one path for all of them, which may be hundreds. */
+function loadsPath(loads: readonly Load[], seen: Seen, hasShares: boolean): string {
+  const scale = scaleOf(seen);
+  return loads
+    .map(({ startMs, endMs, share }) => {
+      const [from, to] = [scale(startMs), scale(endMs)];
+      const free = hasShares ? (1 - Math.min(1, share)) * 100 : 0;
+      return `M${from} ${free}H${to}V100H${from}Z`;
+    })
+    .join('');
 }

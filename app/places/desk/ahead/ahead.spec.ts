@@ -55,6 +55,10 @@ describe('planning ahead', () => {
     );
     expect(page.text()).toMatch(/runs short first, at .* a week\. With more of it, .*: then .* runs short\./);
     expect(page.text()).toMatch(/1 isolate, kept as 2 slants in the fridge/);
+    await page.press(/^all \d+ steps/);
+    expect(page.text()).toMatch(
+      /may be ready on the same days as “Spawn \d+ .*”, \w{3} \d+ \w{3}, for 400 g of black poplar, /,
+    );
     await page.press('What if');
     await page.choose('What changes', 'there were two of each cooker');
     await page.until(/As it would be.*All of it takes.* h of work/);
@@ -106,6 +110,51 @@ describe('planning ahead', () => {
       await page.settle();
     }
     expect(page.text()).not.toContain('put there by hand');
+  });
+
+  it('shows as much time as is asked for, every line of it, and turns to what comes before and after', async () => {
+    setup = await demoHouse();
+    page = await render(Ahead);
+    await wish('400', 100);
+    await page.until(/400 g of black poplar/);
+    const lines = (list: string) =>
+      page.host.querySelectorAll<HTMLElement>(`[aria-label="${list}"] nw-run-line .now`);
+    const nowAt = (list: string) => [...lines(list)].map((now) => now.style.left);
+    const handles = () => page.host.querySelectorAll('.handle').length;
+    await page.until(/batches under way/);
+    const [half, atFirst] = [handles(), nowAt('By wish')[0]!];
+    for (const list of ['By wish', 'What is under way']) {
+      expect(new Set(nowAt(list))).toEqual(new Set([atFirst]));
+    }
+    await page.press(/^all \d+ batches under way/);
+    const underWay = () => page.host.querySelectorAll('[aria-label="What is under way"] li').length;
+    for (let i = 0; i < 50 && (underWay() < 6 || lines('What is under way').length < underWay()); i += 1) {
+      await page.settle();
+    }
+    expect(underWay()).toBeGreaterThan(5);
+    expect(lines('What is under way').length).toBe(underWay());
+    expect(page.text()).toMatch(/\d+ \w{3} to \d+ \w{3}/);
+    await page.press('Later');
+    // Where now is not seen, nothing stands for it.
+    const nows = () => lines('By wish').length + lines('What is under way').length;
+    for (let i = 0; i < 50 && nows() > 0; i += 1) {
+      await page.settle();
+    }
+    expect(nows()).toBe(0);
+    await page.press('now');
+    for (const [span, at] of [
+      ['a month', '3%'],
+      ['a week', '3%'],
+      ['a day', '3%'],
+    ] as const) {
+      await page.press(span);
+      for (let i = 0; i < 50 && nowAt('What is under way').at(-1) !== at; i += 1) {
+        await page.settle();
+      }
+      expect(new Set([...nowAt('By wish'), ...nowAt('What is under way')])).toEqual(new Set([at]));
+    }
+    expect(handles()).toBeLessThan(half);
+    expect(page.host.querySelector('.tick')!.textContent).toMatch(/^\d\d:\d\d$/);
   });
 
   it('takes the spawn that is there, and is planned anew when there is no time on some days', async () => {

@@ -2,6 +2,7 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import {
   DAY_MS,
   afterMove,
+  mayMeet,
   plannedSuppers,
   type Moved,
   type ScheduleByHand,
@@ -46,6 +47,8 @@ export class PlanTrial {
       ? made
       : { ...made, ...plannedSuppers(made.drafts, tried.schedule, made.limits, new Map()) };
   });
+  /** By step those of other wishes that may be ready on the same days. */
+  readonly meets = computed(() => mayMeet(this.plan()?.suppers ?? []));
   readonly isTrying = computed(() => this.tried() !== undefined);
   readonly moved = computed(() => this.tried()?.moved);
   /** The step that is tried, as it was and as it would be. */

@@ -14,6 +14,7 @@ import {
   bindingWords,
   dayOf,
   marginWords,
+  meetWords,
   refusedWords,
   stepWords,
   tooSmallWords,
@@ -38,6 +39,8 @@ interface Row {
   /** Its name within the plan. */
   readonly step: string;
   readonly isByHand: boolean;
+  /** With what of another wish it may come together. */
+  readonly meets: string;
   /** Why it lies when it does; empty where nobody asked. */
   readonly why: string;
 }
@@ -83,6 +86,9 @@ const MOST_STEPS = 6;
               <span class="time">{{ row.time }}</span>
               <span
                 >{{ row.words }} <span class="soft small">{{ row.margin }}</span>
+                @if (row.meets !== '') {
+                  <span class="why soft small">{{ row.meets }}</span>
+                }
                 @if (row.why !== '') {
                   <span class="why soft">{{ row.why }}</span>
                 }
@@ -229,6 +235,11 @@ export class SupperCard {
       time: timeWords(step),
       words: stepWords(step, plan!, this.house()),
       margin: steps.findIndex((s) => s.kind === step.kind) === i ? marginWords(step) : '',
+      meets: meetWords(
+        this.trial.meets().get(step.key) ?? [],
+        this.trial.plan()?.suppers ?? [],
+        this.house(),
+      ),
       step: stepNameOf(step),
       isByHand: step.isByHand === true,
       why: this.isExplained() ? this.whyOf(step) : '',

@@ -1,7 +1,7 @@
 import type { StepInPlan, SupperPlan } from '../../../../core/index';
 import type { RunLineModel } from '../../../data/views/run-line-model';
 
-/** A wish on one line: what is done as dots, what runs and bears as bands. */
+/** A wish on one line: what runs and bears as bands; what is done has a handle each. */
 export function supperLine({ steps, supper, lateDays }: SupperPlan, words: string): RunLineModel {
   const first = (...kinds: StepInPlan['kind'][]) => steps.find((s) => kinds.includes(s.kind))?.slot;
   const band = (label: string, from: number | undefined, to: number | undefined) =>
@@ -15,10 +15,5 @@ export function supperLine({ steps, supper, lateDays }: SupperPlan, words: strin
     ...band('blocks run', spawned?.endMs, opened?.startMs),
     ...band('bears', opened?.endMs, cut?.endMs ?? supper.byMs),
   ];
-  const inBands = (ms: number) => bands.some((b) => ms > b.fromMs && ms < b.toMs);
-  return {
-    dots: steps.filter((s) => !inBands(s.slot.startMs)).map((s) => ({ atMs: s.slot.startMs })),
-    bands,
-    words: [words, ...bands.map((b) => b.label)].join(', '),
-  };
+  return { dots: [], bands, words: [words, ...bands.map((b) => b.label)].join(', ') };
 }
