@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { Router } from '@angular/router';
@@ -34,7 +34,7 @@ const MOST_HITS = 8;
   template: `
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
-      <form (submit)="$event.preventDefault(); open(hits()[0])">
+      <form (submit)="$event.preventDefault(); isFirstWanted.set(true)">
         <nw-text-field name="A code or a word" [longest]="60" [control]="wanted" />
       </form>
       <ul aria-live="polite">
@@ -47,9 +47,12 @@ const MOST_HITS = 8;
             </button>
           </li>
         } @empty {
-          @if (text()) {
+          @if (text() && isWhole()) {
             <li class="soft">Nothing is called that.</li>
           }
+        }
+        @if (text() && !isWhole()) {
+          <li class="soft">The records are still being read.</li>
         }
       </ul>
       <button type="button" matButton="outlined" class="deed quiet" (click)="scan()">Scan a label</button>
@@ -89,6 +92,19 @@ export class Find {
         : (this.index()?.search(this.text(), { prefix: true, fuzzy: 0.15, boost: { code: 3 } }) ?? []);
     return found.slice(0, MOST_HITS) as unknown as Hit[];
   });
+
+  protected readonly isWhole = computed(() => this.store.ready()?.isWhole === true);
+  /** That Enter was pressed; before all is read there may be a better first one. */
+  protected readonly isFirstWanted = linkedSignal({ source: this.text, computation: () => false });
+
+  constructor() {
+    effect(() => {
+      if (this.isFirstWanted() && this.isWhole()) {
+        this.isFirstWanted.set(false);
+        this.open(this.hits()[0]);
+      }
+    });
+  }
 
   protected placeName(hit: Hit): string {
     if (hit.code === '') {

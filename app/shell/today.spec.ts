@@ -1,9 +1,12 @@
+import { computed, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { startOfDay } from 'date-fns';
 import { dueItems, isLate } from '../../core/index';
 import { worded } from '../data/words/due-words';
+import type { ReadyHouse } from '../data/store/ready-house';
+import { openedIn } from '../data/views/opened';
 import { demoHouse, furnishedHouse, type SpecHouse } from '../testing/house';
 import { render } from '../testing/render';
 import { Day } from './day';
@@ -75,6 +78,39 @@ describe('the Today line', () => {
       await find.type('input', 'B28');
       await find.press(/^B28 /);
       expect(closed).toBe(1);
+    });
+
+    it('Find keeps what was asked of it until the records are read, and says that they are not', async () => {
+      setup = await demoHouse(ref);
+      const go = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
+      const opened = setup.store.ready()!;
+      const shown = signal<ReadyHouse | undefined>({
+        ...opened,
+        house: { ...opened.house, batches: [] },
+        isWhole: false,
+      });
+      spyOn(setup.store, 'ready').and.callFake(shown);
+      spyOn(setup.store, 'house').and.callFake(computed(() => shown()?.house));
+      const find = await render(Find);
+      const enter = () => {
+        find.host.querySelector('form')!.requestSubmit();
+      };
+      await find.type('input', 'B28-2');
+      expect(find.text()).toContain('The records are still being read.');
+      enter();
+      await find.type('input', 'B28-3');
+      shown.set({ ...opened, isWhole: false });
+      await find.settle();
+      expect(find.button(/^B28-3 /)).toBeTruthy();
+      enter();
+      await find.settle();
+      expect(closed).toBe(0);
+      shown.set(opened);
+      await find.settle();
+      const wanted = openedIn(opened.house, 'B28-3')!.vessel!.vessel.id;
+      expect(go.calls.allArgs() as unknown[]).toEqual([[['/v', wanted]]]);
+      expect(closed).toBe(1);
+      expect(find.text()).not.toContain('still being read');
     });
 
     it('Find knows formulas and materials too, these by their other names', async () => {
