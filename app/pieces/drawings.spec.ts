@@ -89,9 +89,22 @@ describe('drawings', () => {
     expect(left('.dot').length).withContext('what was before is not at the edge').toBe(1);
     await line.set('toMs', 300);
     expect(words()).withContext('what comes after is not at the edge').toEqual(['shake']);
+    const cut = () =>
+      ['from-before', 'goes-on'].map((side) => line.host.querySelectorAll(`.band.${side}`).length);
+    expect(cut()).toEqual([0, 0]);
+    await line.set('fromMs', 85);
+    expect(cut()).toEqual([1, 0]);
+    await line.set('toMs', 88);
+    expect(cut()).toEqual([1, 1]);
+    await line.set('toMs', 300);
+    await line.set('fromMs', 200);
+    expect(words()).withContext('nothing lies on the line').toEqual(['full ›']);
+    await line.set('toMs', 1000);
+    await line.set('fromMs', 600);
+    expect(words()).toEqual(['‹ full']);
     await line.set('model', { ...model, bands: [], next: { words: 'shake now', afterMs: 500, due: true } });
-    expect(words()).toEqual([]);
-    await line.set('toMs', 600);
+    expect(words()).toEqual(['‹ shake now']);
+    await line.set('fromMs', 400);
     expect(words()).toEqual(['shake now']);
   });
 

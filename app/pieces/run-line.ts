@@ -14,6 +14,8 @@ import { isSeen, scaleOf } from './seen-time';
         <span
           class="band"
           [class.due]="band.due"
+          [class.from-before]="band.fromMs < fromMs()"
+          [class.goes-on]="band.toMs > toMs()"
           [style.left.%]="to(band.fromMs)"
           [style.width.%]="width(band.fromMs, band.toMs)"
         >
@@ -39,6 +41,9 @@ import { isSeen, scaleOf } from './seen-time';
         <span class="text next" [class.rye]="next.due" [style.left.%]="to(next.afterMs)">{{
           next.words
         }}</span>
+      }
+      @if (beyond(); as beyond) {
+        <span class="text beyond" [class.later]="beyond.isLater">{{ beyond.words }}</span>
       }
       @if (isNowSeen()) {
         <span class="now" [style.left.%]="to(nowMs())"></span>
@@ -78,6 +83,16 @@ import { isSeen, scaleOf } from './seen-time';
       border: 2px solid var(--rye);
       background: var(--rye-wash);
     }
+    .band.from-before {
+      border-left: 0;
+      border-start-start-radius: 0;
+      border-end-start-radius: 0;
+    }
+    .band.goes-on {
+      border-right: 0;
+      border-start-end-radius: 0;
+      border-end-end-radius: 0;
+    }
     .text {
       font-size: 15px;
       line-height: 22px;
@@ -101,8 +116,17 @@ import { isSeen, scaleOf } from './seen-time';
     .before {
       margin-right: 8px;
     }
-    .next {
+    .next,
+    .beyond {
       color: var(--soft);
+    }
+    .beyond {
+      padding-right: 8px;
+      background: var(--ware);
+    }
+    .beyond.later {
+      right: 0;
+      padding: 0 0 0 8px;
     }
     .after.rye,
     .before.rye,
@@ -160,6 +184,22 @@ export class RunLine {
   protected readonly next = computed(() => {
     const { next } = this.model();
     return next !== undefined && isSeen(this.seen(), next.afterMs) ? next : undefined;
+  });
+  /** Where nothing lies on the line, what comes next after it, or came last before it. */
+  protected readonly beyond = computed(() => {
+    if (this.dots().length + this.bands().length > 0 || this.next() !== undefined) {
+      return undefined;
+    }
+    const { bands, next } = this.model();
+    const marks = [
+      ...bands.map((b) => ({ ...b, words: b.label })),
+      ...(next === undefined ? [] : [{ ...next, fromMs: next.afterMs, toMs: next.afterMs }]),
+    ];
+    const later = marks.find((m) => m.fromMs > this.toMs());
+    const earlier = marks.findLast((m) => m.toMs < this.fromMs());
+    return later === undefined
+      ? earlier && { words: `‹ ${earlier.words}`, isLater: false }
+      : { words: `${later.words} ›`, isLater: true };
   });
   protected readonly isNowSeen = computed(() => isSeen(this.seen(), this.nowMs()));
 
