@@ -59,7 +59,7 @@ describe('drawings', () => {
       bands: [{ fromMs: 80, toMs: 100, label: 'full 1 to 5 Dec', due: false }],
       words: 'G27, full 1 to 5 Dec',
     };
-    const line = await render(RunLine, { model, fromMs: 0, toMs: 100, nowMs: 60 });
+    const line = await render(RunLine, { model, seen: { fromMs: 0, toMs: 100 }, nowMs: 60 });
     const left = (selector: string) =>
       [...line.host.querySelectorAll<HTMLElement>(selector)].map((el) => el.style.left);
     expect(left('.dot')).toEqual(['0%', '50%']);
@@ -71,7 +71,7 @@ describe('drawings', () => {
     expect(text.style.right).toBe('20%');
     await line.set('nowMs', 500);
     expect(left('.now')).withContext('now is not on the line').toEqual([]);
-    await line.set('toMs', 1000);
+    await line.set('seen', { fromMs: 0, toMs: 1000 });
     expect(left('.now')).toEqual(['50%']);
     expect(left('.after')).toEqual(['10%']);
     const label = (fromMs: number, words: string) => ({
@@ -85,26 +85,24 @@ describe('drawings', () => {
     expect(words()).withContext('the next band would cover the first word').toEqual(['full']);
     await line.set('model', { ...model, bands: [label(80, 'shake'), label(400, 'full')] });
     expect(words()).toEqual(['shake', 'full']);
-    await line.set('fromMs', 40);
+    await line.set('seen', { fromMs: 40, toMs: 1000 });
     expect(left('.dot').length).withContext('what was before is not at the edge').toBe(1);
-    await line.set('toMs', 300);
+    await line.set('seen', { fromMs: 40, toMs: 300 });
     expect(words()).withContext('what comes after is not at the edge').toEqual(['shake']);
     const cut = () =>
       ['from-before', 'goes-on'].map((side) => line.host.querySelectorAll(`.band.${side}`).length);
     expect(cut()).toEqual([0, 0]);
-    await line.set('fromMs', 85);
+    await line.set('seen', { fromMs: 85, toMs: 300 });
     expect(cut()).toEqual([1, 0]);
-    await line.set('toMs', 88);
+    await line.set('seen', { fromMs: 85, toMs: 88 });
     expect(cut()).toEqual([1, 1]);
-    await line.set('toMs', 300);
-    await line.set('fromMs', 200);
+    await line.set('seen', { fromMs: 200, toMs: 300 });
     expect(words()).withContext('nothing lies on the line').toEqual(['full ›']);
-    await line.set('toMs', 1000);
-    await line.set('fromMs', 600);
+    await line.set('seen', { fromMs: 600, toMs: 1000 });
     expect(words()).toEqual(['‹ full']);
     await line.set('model', { ...model, bands: [], next: { words: 'shake now', afterMs: 500, due: true } });
     expect(words()).toEqual(['‹ shake now']);
-    await line.set('fromMs', 400);
+    await line.set('seen', { fromMs: 400, toMs: 1000 });
     expect(words()).toEqual(['shake now']);
   });
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { RunLineModel } from '../data/views/run-line-model';
-import { isSeen, scaleOf } from './seen-time';
+import { isSeen, scaleOf, type Seen } from './seen-time';
 
 /** What happened to a batch, what is expected, and now, on one line. */
 @Component({
@@ -14,8 +14,8 @@ import { isSeen, scaleOf } from './seen-time';
         <span
           class="band"
           [class.due]="band.due"
-          [class.from-before]="band.fromMs < fromMs()"
-          [class.goes-on]="band.toMs > toMs()"
+          [class.from-before]="band.fromMs < seen().fromMs"
+          [class.goes-on]="band.toMs > seen().toMs"
           [style.left.%]="to(band.fromMs)"
           [style.width.%]="width(band.fromMs, band.toMs)"
         >
@@ -157,8 +157,7 @@ import { isSeen, scaleOf } from './seen-time';
 })
 export class RunLine {
   readonly model = input.required<RunLineModel>();
-  readonly fromMs = input.required<number>();
-  readonly toMs = input.required<number>();
+  readonly seen = input.required<Seen>();
   readonly nowMs = input.required<number>();
   readonly labels = input(true);
 
@@ -195,15 +194,14 @@ export class RunLine {
       ...bands.map((b) => ({ ...b, words: b.label })),
       ...(next === undefined ? [] : [{ ...next, fromMs: next.afterMs, toMs: next.afterMs }]),
     ];
-    const later = marks.find((m) => m.fromMs > this.toMs());
-    const earlier = marks.findLast((m) => m.toMs < this.fromMs());
+    const later = marks.find((m) => m.fromMs > this.seen().toMs);
+    const earlier = marks.findLast((m) => m.toMs < this.seen().fromMs);
     return later === undefined
       ? earlier && { words: `‹ ${earlier.words}`, isLater: false }
       : { words: `${later.words} ›`, isLater: true };
   });
   protected readonly isNowSeen = computed(() => isSeen(this.seen(), this.nowMs()));
 
-  private readonly seen = computed(() => ({ fromMs: this.fromMs(), toMs: this.toMs() }));
   private readonly scale = computed(() => scaleOf(this.seen()));
 
   /** Place on the line in per cent, kept inside it. */

@@ -9,6 +9,7 @@ import { Time } from '../../data/clock/time';
 import { shortTime } from '../../data/words/words';
 import { Plaque } from '../../pieces/plaque';
 import { RunLine } from '../../pieces/run-line';
+import { scaleOf, type Seen } from '../../pieces/seen-time';
 import { DeskPlan } from './desk-plan';
 
 const SHOWN_BEFORE_DAYS = 9;
@@ -29,20 +30,18 @@ export class WhereItFalls {
   private readonly time = inject(Time);
 
   protected readonly nowMs = this.time.minute;
-  protected readonly fromMs = computed(() => startOfDay(this.nowMs()).getTime() - SHOWN_BEFORE_DAYS * DAY_MS);
-  protected readonly toMs = computed(() => startOfDay(this.nowMs()).getTime() + SHOWN_AFTER_DAYS * DAY_MS);
+  protected readonly seen = computed<Seen>(() => {
+    const todayMs = startOfDay(this.nowMs()).getTime();
+    return { fromMs: todayMs - SHOWN_BEFORE_DAYS * DAY_MS, toMs: todayMs + SHOWN_AFTER_DAYS * DAY_MS };
+  });
+  private readonly scale = computed(() => scaleOf(this.seen()));
   protected readonly ticks = computed(() =>
     [-7, 7, 14, 21].map((days) => {
       const day = addDays(startOfDay(this.nowMs()), days);
-      return {
-        words: format(day, 'd MMM'),
-        at: ((day.getTime() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
-      };
+      return { words: format(day, 'd MMM'), at: this.scale()(day) };
     }),
   );
-  protected readonly nowAt = computed(
-    () => ((this.nowMs() - this.fromMs()) / (this.toMs() - this.fromMs())) * 100,
-  );
+  protected readonly nowAt = computed(() => this.scale()(this.nowMs()));
   protected readonly lines = computed<readonly { code: string; words: string; model: RunLineModel }[]>(() => {
     const house = this.store.house();
     if (house === undefined) {

@@ -43,6 +43,7 @@ import {
   toWrap,
 } from '../../../core/index';
 import { runLineOf, type RunLineModel } from '../../data/views/run-line-model';
+import type { Seen } from '../../pieces/seen-time';
 
 const PLANK = 14;
 /** What neither runs nor is measured is drawn as filled. */
@@ -73,8 +74,7 @@ export interface ShelfBatch {
   readonly details: string;
   readonly full: string;
   readonly line: RunLineModel;
-  readonly lineFromMs: number;
-  readonly lineToMs: number;
+  readonly lineSeen: Seen;
   readonly planks: readonly Plank[];
   readonly remark: string;
   readonly toShake: readonly VesselView[];
@@ -182,8 +182,10 @@ function shelfBatch(
     details: `${onWhat(view)}${vesselCount(vessels.length, view.batch.vessel)}, ${running.length > 0 ? dayWords(start, nowMs) : blankWords(vessels, nowMs) || 'without a culture'}`,
     full: full ? runFullWords(sound, nowMs) : growthStandWords(view, sound, house, nowMs),
     line: runLineOf(view, house, nowMs),
-    lineFromMs: view.madeAtMs - DAY_MS,
-    lineToMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
+    lineSeen: {
+      fromMs: view.madeAtMs - DAY_MS,
+      toMs: Math.max(nowMs, start + (view.forecast?.high ?? 20) * DAY_MS) + DAY_MS,
+    },
     planks: planksOf(vessels, view, house, wantShaking),
     remark: remarkOf(sound, house, nowMs),
     toShake: wantShaking,

@@ -1,4 +1,5 @@
 import type { StepInPlan, SupperPlan } from '../../../../core/index';
+import { isSeen, type Seen } from '../../../pieces/seen-time';
 
 /** Steps of a wish that lie so near each other on the board that one handle stands for them. */
 export interface BoardHandle {
@@ -26,14 +27,9 @@ const RANK: readonly StepInPlan['kind'][] = [
 ];
 
 /** Handles of a plan within a time, in order; steps nearer to each other than a gap share one. */
-export function boardHandles(
-  { steps }: SupperPlan,
-  fromMs: number,
-  toMs: number,
-  gapMs: number,
-): readonly BoardHandle[] {
+export function boardHandles({ steps }: SupperPlan, seen: Seen, gapMs: number): readonly BoardHandle[] {
   const groups: StepInPlan[][] = [];
-  for (const step of steps.filter((s) => s.slot.startMs >= fromMs && s.slot.startMs <= toMs)) {
+  for (const step of steps.filter((s) => isSeen(seen, s.slot.startMs))) {
     const group = groups.at(-1);
     if (group !== undefined && step.slot.startMs - group[0]!.slot.startMs < gapMs) {
       group.push(step);

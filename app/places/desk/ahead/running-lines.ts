@@ -48,8 +48,7 @@ const LINE_PX = { wide: 32, narrow: 54 } as const;
               <span class="who"><nw-plaque [code]="view.code" /> {{ wordsOf(view) }}</span>
               <nw-run-line
                 [model]="lineOf(view)"
-                [fromMs]="seenBy(row).fromMs"
-                [toMs]="seenBy(row).toMs"
+                [seen]="seenBy(row)"
                 [nowMs]="nowMs()"
                 [labels]="!isNarrow()"
               />

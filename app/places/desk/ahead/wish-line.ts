@@ -20,13 +20,7 @@ const SNAP_MS = { day: DAY_MS, halfHour: HOUR_MS / 2 } as const;
   imports: [MatIconButton, RunLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nw-run-line
-      [model]="model()"
-      [fromMs]="seen().fromMs"
-      [toMs]="seen().toMs"
-      [nowMs]="nowMs()"
-      [labels]="!isNarrow()"
-    />
+    <nw-run-line [model]="model()" [seen]="seen()" [nowMs]="nowMs()" [labels]="!isNarrow()" />
     @for (ghost of ghosts(); track $index) {
       <span class="ghost" [style.left.%]="ghost"></span>
     }
@@ -70,9 +64,8 @@ export class WishLine {
 
   protected readonly model = computed(() => supperLine(this.plan(), this.title()));
   protected readonly handles = computed(() => {
-    const { fromMs, toMs } = this.seen();
     const gapMs = HANDLE_SHARE[this.isNarrow() ? 'narrow' : 'wide'] * this.lengthMs();
-    return boardHandles(this.plan(), fromMs, toMs, gapMs).map((handle) => ({
+    return boardHandles(this.plan(), this.seen(), gapMs).map((handle) => ({
       ...handle,
       at: this.placeOf(handle.step),
       words: this.wordsOf(handle),
